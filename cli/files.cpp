@@ -1,0 +1,40 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/files.h"
+
+#include <array>
+#include <cerrno>
+#include <cstring>
+#include <memory>
+
+namespace yf::cli {
+
+Result<std::string> readStream(const std::string& subject, std::FILE* stream, std::size_t most) {
+    std::string content;
+    std::array<char, 65536> buffer{};
+    for (std::size_t got = 0; (got = std::fread(buffer.data(), 1, buffer.size(), stream)) > 0;) {
+        if (content.size() + got > most) {
+            return Error{subject, "more than " + std::to_string(most >> 20U) + " MB given", "must be smaller"};
+        }
+        content.append(buffer.data(), got);
+    }
+    if (std::ferror(stream) != 0) {
+        return Error{subject, std::strerror(errno), "must be readable"};
+    }
+    return content;
+}
+
+Result<std::string> readFile(const std::string& key, const std::string& path, std::size_t most) {
+    const std::unique_ptr<std::FILE, int (*)(std::FILE*)> file(std::fopen(path.c_str(), "rb"), &std::fclose);
+    if (!file) {
+        return Error{key, "'" + path + "': " + std::strerror(errno), "must be a readable file"};
+    }
+    auto content = readStream(key, file.get(), most);
+    if (!content) {
+        Error error = content.error();
+        error.given = "'" + path + "': " + error.given;
+        return error;
+    }
+    return content;
+}
+
+} // namespace yf::cli

@@ -1,0 +1,39 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "cli/files.h"
+#include "cli/verb.h"
+#include "core/measure/import.h"
+#include "core/network/e_series.h"
+#include "core/network/load.h"
+#include "core/network/network.h"
+#include "core/network/pad.h"
+#include "core/network/textbook.h"
+#include "core/network/zobel.h"
+
+namespace yf::cli {
+
+namespace {
+
+Done loadTable(measure::ImportRequest& request) {
+    if (request.textFile) {
+        YF_TRY(content, readFile("text_file", *request.textFile, measure::largestTable));
+        request.text = std::move(content);
+    }
+    return done();
+}
+
+} // namespace
+
+const std::vector<Verb>& verbs() {
+    static const std::vector<Verb> all{
+        verb<&measure::importTable>("measure", "import", "reads a text table of levels or ohms", &loadTable),
+        verb<&network::solveNetwork>("network", "solve", "drives, load and sum of a network"),
+        verb<&network::textbook>("network", "textbook", "a network from the book, and what it does"),
+        verb<&network::zobel>("network", "zobel", "parts that flatten a driver's impedance"),
+        verb<&network::pad>("network", "pad", "resistors that lower a level"),
+        verb<&network::purchasable>("network", "parts", "values that can be bought"),
+        verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
+    };
+    return all;
+}
+
+} // namespace yf::cli

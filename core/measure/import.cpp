@@ -1,0 +1,498 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/measure/import.h"
+
+#include "core/measure/decode.h"
+#include "core/quantity/level.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <cctype>
+#include <cmath>
+#include <numeric>
+#include <utility>
+
+namespace yf::measure {
+
+namespace {
+
+struct Line {
+    int number{};
+    std::string_view content;
+};
+
+struct Lines {
+    std::string_view header;
+    std::vector<Line> data;
+};
+
+enum class Delimiter { tab, semicolon, space, comma };
+
+constexpr std::string_view delimiterNames[] = {"tab", "semicolon", "space", "comma"};
+
+/// How many data lines the delimiter is judged by.
+constexpr std::size_t linesLookedAt = 20;
+
+bool isBlank(char c) { return c == ' ' || c == '\t'; }
+
+std::string_view trim(std::string_view text) {
+    while (!text.empty() && isBlank(text.front())) {
+        text.remove_prefix(1);
+    }
+    while (!text.empty() && isBlank(text.back())) {
+        text.remove_suffix(1);
+    }
+    return text;
+}
+
+bool isComment(std::string_view line) {
+    return line.empty() || std::string_view("*#;!%").find(line.front()) != std::string_view::npos ||
+           line.starts_with("//");
+}
+
+/// Point or comma, any exponent letter, a leading plus; not yet judged against the table's own
+/// decimal sign.
+std::optional<double> readToken(std::string_view token) {
+    std::string plain(token.starts_with('+') ? token.substr(1) : token);
+    for (char& c : plain) {
+        if (c == ',') {
+            c = '.';
+        } else if (c == 'd' || c == 'D') {
+            c = 'e';
+        }
+    }
+    return text::parseNumber(plain);
+}
+
+bool startsWithNumber(std::string_view line) {
+    const std::size_t end = line.find_first_of(" \t;");
+    std::string_view token = line.substr(0, end);
+    if (readToken(token)) {
+        return true;
+    }
+    token = token.substr(0, token.find(','));
+    return readToken(token).has_value();
+}
+
+std::string lower(std::string_view text) {
+    std::string result(text);
+    std::ranges::transform(
+        result, result.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return result;
+}
+
+bool contains(std::string_view text, std::string_view part) {
+    return text.find(part) != std::string_view::npos;
+}
+
+/// "rad" standing by itself, not within "grad" or "radiated".
+bool hasWord(std::string_view text, std::string_view word) {
+    const auto letter = [&](std::size_t i) {
+        return i < text.size() && std::isalpha(static_cast<unsigned char>(text[i])) != 0;
+    };
+    for (std::size_t at = text.find(word); at != std::string_view::npos; at = text.find(word, at + 1)) {
+        if (!(at > 0 && letter(at - 1)) && !letter(at + word.size())) {
+            return true;
+        }
+    }
+    return false;
+}
+
+Lines splitLines(std::string_view text) {
+    Lines lines;
+    std::string_view commentHeader;
+    int number = 0;
+    while (!text.empty()) {
+        const std::size_t end = text.find_first_of("\r\n");
+        const std::string_view line = trim(text.substr(0, end));
+        ++number;
+        std::size_t skip = end == std::string_view::npos ? text.size() : end + 1;
+        if (end != std::string_view::npos && text[end] == '\r' && end + 1 < text.size() && text[end + 1] == '\n') {
+            ++skip;
+        }
+        text.remove_prefix(skip);
+        if (isComment(line)) {
+            const std::string words = lower(line);
+            // Many programs comment out the line that names the columns; a kHz there counts too.
+            if (lines.data.empty() && contains(words, "freq") && contains(words, "hz")) {
+                commentHeader = line;
+            }
+            continue;
+        }
+        if (lines.data.empty() && !startsWithNumber(line)) {
+            lines.header = line;
+            continue;
+        }
+        lines.data.push_back({number, line});
+    }
+    if (lines.header.empty()) {
+        lines.header = commentHeader;
+    }
+    return lines;
+}
+
+std::vector<std::string_view> splitColumns(std::string_view line, Delimiter delimiter) {
+    std::vector<std::string_view> columns;
+    if (delimiter == Delimiter::space) {
+        std::size_t at = 0;
+        while ((at = line.find_first_not_of(" \t", at)) != std::string_view::npos) {
+            const std::size_t end = line.find_first_of(" \t", at);
+            columns.push_back(line.substr(at, end - at));
+            at = end;
+        }
+        return columns;
+    }
+    const char mark = delimiter == Delimiter::tab ? '\t' : delimiter == Delimiter::semicolon ? ';' : ',';
+    std::size_t at = 0;
+    for (std::size_t end = line.find(mark); end != std::string_view::npos; end = line.find(mark, at)) {
+        columns.push_back(trim(line.substr(at, end - at)));
+        at = end + 1;
+    }
+    columns.push_back(trim(line.substr(at)));
+    while (!columns.empty() && columns.back().empty()) {
+        columns.pop_back();
+    }
+    return columns;
+}
+
+Delimiter guessDelimiter(const std::vector<Line>& data) {
+    const std::size_t looked = std::min(data.size(), linesLookedAt);
+    const auto all = [&](auto&& holds) {
+        return std::all_of(data.begin(), data.begin() + static_cast<std::ptrdiff_t>(looked), [&](const Line& line) {
+            return holds(line.content);
+        });
+    };
+    if (all([](std::string_view line) { return contains(line, "\t"); })) {
+        return Delimiter::tab;
+    }
+    if (all([](std::string_view line) { return contains(line, ";"); })) {
+        return Delimiter::semicolon;
+    }
+    const bool blanks = all([](std::string_view line) { return splitColumns(line, Delimiter::space).size() >= 2; });
+    const bool commaBlank = all([](std::string_view line) { return contains(line, ", ") || contains(line, ",\t"); });
+    if (blanks && !commaBlank) {
+        return Delimiter::space;
+    }
+    if (all([](std::string_view line) { return contains(line, ","); })) {
+        return Delimiter::comma;
+    }
+    return Delimiter::space;
+}
+
+Error at(int line, std::size_t column, std::string what) {
+    return {"text", "line " + std::to_string(line) + ", column " + std::to_string(column) + ": " + std::move(what), ""};
+}
+
+std::string quoted(std::string_view token) {
+    std::string shown(token.substr(0, 24));
+    return "'" + shown + (token.size() > shown.size() ? "…" : "") + "'";
+}
+
+/// The numbers of one row, as many as `columns`; `wanted` of them are looked at.
+struct Row {
+    int line{};
+    double frequency{};
+    double value{};
+    double phase{};
+};
+
+struct Form {
+    Delimiter delimiter{};
+    bool decimalComma{};
+    std::size_t columns{};
+};
+
+Result<double> readCell(std::string_view token, const Line& line, std::size_t column, const Form& form) {
+    const bool point = contains(token, ".");
+    const bool comma = contains(token, ",");
+    if (point && comma) {
+        return at(line.number, column, quoted(token) + " has a point and a comma; thousands separators are not read");
+    }
+    if (form.decimalComma ? point : comma) {
+        return at(line.number, column,
+                  quoted(token) + " has a decimal " + (point ? "point" : "comma") + " in a table with decimal " +
+                      (point ? "commas" : "points"));
+    }
+    const auto number = readToken(token);
+    if (!number) {
+        return at(line.number, column, quoted(token) + " is not a number");
+    }
+    return *number;
+}
+
+bool isMinusInfinity(std::string_view token) {
+    const std::string word = lower(token);
+    return word == "-inf" || word == "-infinity";
+}
+
+/// One table with decimal commas that also separate columns ("20,5,87,3") reads as four whole
+/// columns: refused rather than guessed.
+bool commaIsBoth(const std::vector<Line>& data) {
+    return std::ranges::all_of(data, [](const Line& line) {
+        const auto columns = splitColumns(line.content, Delimiter::comma);
+        return (columns.size() == 4 || columns.size() == 6) && !contains(line.content, ".");
+    });
+}
+
+Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& request) {
+    Form form;
+    form.delimiter = request.delimiter == DelimiterChoice::automatic
+                         ? guessDelimiter(data)
+                         : static_cast<Delimiter>(static_cast<int>(request.delimiter) - 1);
+    const bool guessed = request.delimiter == DelimiterChoice::automatic;
+    if (form.delimiter == Delimiter::comma && guessed && data.size() > 1 && commaIsBoth(data)) {
+        return at(data.front().number, 1,
+                  "the comma seems to stand both between columns and within numbers; say the delimiter, "
+                  "or write the table with another one");
+    }
+    bool anyComma = false;
+    bool anyPoint = false;
+    for (const Line& line : data) {
+        anyComma = anyComma || contains(line.content, ",");
+        anyPoint = anyPoint || contains(line.content, ".");
+    }
+    form.decimalComma = form.delimiter != Delimiter::comma && anyComma && !anyPoint;
+    if (request.decimal != DecimalChoice::automatic) {
+        form.decimalComma = request.decimal == DecimalChoice::comma;
+    }
+    form.columns = splitColumns(data.front().content, form.delimiter).size();
+    if (form.columns < 2) {
+        return at(data.front().number, 1, "only one column was found; frequency and level or ohms are needed");
+    }
+    return form;
+}
+
+struct Rows {
+    std::vector<Row> rows;
+    int read{};
+    bool dcDropped{};
+};
+
+Result<Rows> readRows(const std::vector<Line>& data, const Form& form) {
+    Rows result;
+    result.rows.reserve(data.size());
+    for (const Line& line : data) {
+        const auto cells = splitColumns(line.content, form.delimiter);
+        if (cells.size() != form.columns) {
+            return at(line.number, std::min(cells.size(), form.columns) + 1,
+                      std::to_string(cells.size()) + " columns where the first row has " +
+                          std::to_string(form.columns));
+        }
+        Row row{.line = line.number};
+        YF_TRY(frequency, readCell(cells[0], line, 1, form));
+        row.frequency = frequency;
+        if (frequency < 0.0) {
+            return at(line.number, 1, quoted(cells[0]) + " is a negative frequency");
+        }
+        ++result.read;
+        if (frequency == 0.0 && (isMinusInfinity(cells[1]) || readCell(cells[1], line, 2, form))) {
+            result.dcDropped = true;
+            continue;
+        }
+        YF_TRY(value, readCell(cells[1], line, 2, form));
+        row.value = value;
+        if (form.columns > 2) {
+            YF_TRY(phase, readCell(cells[2], line, 3, form));
+            row.phase = phase;
+        }
+        result.rows.push_back(row);
+    }
+    return result;
+}
+
+/// What the second column is called, lower case; the whole header where columns cannot be told.
+std::string valueHeader(std::string_view header, const Form& form) {
+    const auto names = splitColumns(header, form.delimiter);
+    return lower(names.size() == form.columns ? names[1] : header);
+}
+
+std::optional<bool> impedanceByHeader(const std::string& words) {
+    const bool ohms = contains(words, "ohm") || contains(words, "imped") || contains(words, "ω") ||
+                      contains(words, "Ω") || contains(words, "\u2126");
+    const bool level = contains(words, "spl") || contains(words, "db") || contains(words, "level");
+    if (ohms != level) {
+        return ohms;
+    }
+    return std::nullopt;
+}
+
+/// Without a word in the header: a level may be negative and a loudspeaker's lies far above 40 dB,
+/// a driver's modulus is positive and seldom has its median above 40 ohms (rule of thumb; the
+/// guess is told as a warning).
+bool looksLikeImpedance(const std::vector<Row>& rows) {
+    std::vector<double> values;
+    values.reserve(rows.size());
+    std::ranges::transform(rows, std::back_inserter(values), &Row::value);
+    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
+    std::ranges::nth_element(values, middle);
+    constexpr double mostOhms = 40.0;
+    return std::ranges::all_of(values, [](double v) { return v > 0.0; }) && *middle < mostOhms;
+}
+
+/// Complex mean of the rows that share a frequency.
+Row merged(std::span<const Row> equal, bool impedance) {
+    std::complex<double> sum{};
+    for (const Row& row : equal) {
+        sum += std::polar(impedance ? row.value : quantity::gain(row.value), row.phase);
+    }
+    const std::complex<double> mean = sum / static_cast<double>(equal.size());
+    Row row = equal.front();
+    row.value = impedance ? std::abs(mean) : quantity::decibels(mean);
+    row.phase = std::arg(mean);
+    return row;
+}
+
+std::vector<Row> mergeEqual(const std::vector<Row>& rows, bool impedance, bool& anyMerged) {
+    std::vector<Row> result;
+    result.reserve(rows.size());
+    for (std::size_t i = 0; i < rows.size();) {
+        std::size_t end = i + 1;
+        while (end < rows.size() && rows[end].frequency == rows[i].frequency) {
+            ++end;
+        }
+        anyMerged = anyMerged || end > i + 1;
+        result.push_back(end == i + 1 ? rows[i] : merged(std::span(rows).subspan(i, end - i), impedance));
+        i = end;
+    }
+    return result;
+}
+
+std::optional<Error> checkRows(const std::vector<Row>& rows, bool impedance) {
+    for (const Row& row : rows) {
+        if (impedance && !(row.value > 0.0)) {
+            return at(row.line, 2, text::printNumber(row.value) + " ohms; an impedance must be above 0");
+        }
+        constexpr double wildest = 1000.0;
+        if (!impedance && !(std::abs(row.value) <= wildest)) {
+            return at(row.line, 2, text::printNumber(row.value) + " dB; a level must lie within ±1000 dB");
+        }
+        constexpr double lowest = 1e-3;
+        constexpr double highest = 1e7;
+        if (!(row.frequency >= lowest && row.frequency <= highest)) {
+            return at(row.line, 1, text::printNumber(row.frequency) + " Hz; a frequency must be 0.001 to 10000000");
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
+std::optional<Error> check(const ImportRequest& request) {
+    if (request.text.has_value() == request.textFile.has_value()) {
+        return Error{"text",
+                     request.text ? "given together with text_file" : "missing, and text_file too",
+                     "exactly one of the two must be given"};
+    }
+    return std::nullopt;
+}
+
+Result<ImportedTable> importTable(const ImportRequest& request) {
+    if (!request.text) {
+        return Error{"text", "missing", "must hold the table"};
+    }
+    YF_TRY(text, decode(*request.text));
+    const Lines lines = splitLines(text);
+    if (lines.data.empty()) {
+        return Error{"text", lines.header.empty() ? "empty" : "no row begins with a number", "must hold a table"};
+    }
+    YF_TRY(form, findForm(lines.data, request));
+    YF_TRY(read, readRows(lines.data, form));
+    std::vector<Row>& rows = read.rows;
+    ImportedTable table;
+    const std::string header = lower(lines.header);
+    if (request.frequencyUnit == FrequencyUnitChoice::khz ||
+        (request.frequencyUnit == FrequencyUnitChoice::automatic && contains(header, "khz"))) {
+        std::ranges::for_each(rows, [](Row& row) { row.frequency *= 1000.0; });
+        table.warnings.emplace_back("kilohertz");
+    }
+    table.hasPhase = form.columns > 2;
+    const bool radians = table.hasPhase && hasWord(header, "rad");
+    if (radians) {
+        table.warnings.emplace_back("radians");
+    } else {
+        std::ranges::for_each(rows, [](Row& row) { row.phase *= quantity::degree; });
+    }
+    if (read.dcDropped) {
+        table.warnings.emplace_back("dc_row_dropped");
+    }
+    const std::optional<bool> named = impedanceByHeader(valueHeader(lines.header, form));
+    bool impedance = request.quantity == QuantityChoice::impedance;
+    if (request.quantity == QuantityChoice::automatic) {
+        impedance = named ? *named : !rows.empty() && looksLikeImpedance(rows);
+        if (!named) {
+            table.warnings.emplace_back("quantity_guessed");
+        }
+    }
+    if (auto error = checkRows(rows, impedance)) {
+        return *error;
+    }
+    if (!std::ranges::is_sorted(rows, {}, &Row::frequency)) {
+        std::ranges::stable_sort(rows, {}, &Row::frequency);
+        table.warnings.emplace_back("unsorted");
+    }
+    bool anyMerged = false;
+    rows = mergeEqual(rows, impedance, anyMerged);
+    if (anyMerged) {
+        table.warnings.emplace_back("duplicates");
+    }
+    if (rows.size() < 2) {
+        return Error{"text",
+                     std::to_string(rows.size()) + (rows.size() == 1 ? " row" : " rows") + " of data",
+                     "must have at least 2 with different frequencies"};
+    }
+    table.quantity = impedance ? "impedance" : "level";
+    table.rows = read.read;
+    table.columns = static_cast<int>(form.columns);
+    table.delimiter = delimiterNames[static_cast<std::size_t>(form.delimiter)];
+    table.decimal = form.decimalComma ? "comma" : "point";
+    std::vector<double> values;
+    std::vector<double> phases;
+    for (const Row& row : rows) {
+        table.frequencies.push_back(row.frequency);
+        values.push_back(row.value);
+        phases.push_back(row.phase);
+    }
+    (impedance ? table.magnitudes : table.levels) = std::move(values);
+    if (table.hasPhase) {
+        table.phases = std::move(phases);
+    }
+    return table;
+}
+
+curve::Curve toCurve(const ImportedTable& table) {
+    std::vector<curve::Complex> values;
+    values.reserve(table.frequencies.size());
+    for (std::size_t i = 0; i < table.frequencies.size(); ++i) {
+        const double size = table.magnitudes ? (*table.magnitudes)[i]
+                                             : quantity::referencePressure * quantity::gain((*table.levels)[i]);
+        values.push_back(std::polar(size, table.phases ? (*table.phases)[i] : 0.0));
+    }
+    return {table.frequencies, std::move(values), table.hasPhase ? curve::Phase::common : curve::Phase::none};
+}
+
+std::string understood(const ImportedTable& table) {
+    const bool impedance = table.quantity == "impedance";
+    std::string words = std::to_string(table.rows) + " rows, " +
+                        text::printEngineering(table.frequencies.front(), "Hz") + " to " +
+                        text::printEngineering(table.frequencies.back(), "Hz") + "; read as frequency, " +
+                        (impedance ? "ohms" : "level in dB") +
+                        (table.hasPhase ? ", phase" : ", no phase") + "; columns by " + table.delimiter +
+                        ", decimal " + table.decimal + ".";
+    for (const std::string& warning : table.warnings) {
+        words += " " + warningInWords(warning);
+    }
+    return words;
+}
+
+std::string warningInWords(std::string_view code) {
+    static constexpr std::pair<std::string_view, std::string_view> sentences[] = {
+        {"unsorted", "Rows were out of order and have been sorted."},
+        {"duplicates", "Some frequencies stood more than once; their complex mean was taken."},
+        {"dc_row_dropped", "The row at 0 Hz was left out."},
+        {"kilohertz", "Frequencies were in kHz."},
+        {"radians", "Phases were in radians."},
+        {"quantity_guessed", "Nothing said what the second column holds; this is a guess, please check it."}};
+    const auto* found = std::ranges::find(sentences, code, &std::pair<std::string_view, std::string_view>::first);
+    return found == std::end(sentences) ? std::string(code) : std::string(found->second);
+}
+
+} // namespace yf::measure

@@ -1,0 +1,103 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/base/result.h"
+#include "core/curve/curve.h"
+#include "core/quantity/quantities.h"
+
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace yf::measure {
+
+enum class QuantityChoice { automatic, level, impedance };
+enum class DelimiterChoice { automatic, tab, semicolon, space, comma };
+enum class DecimalChoice { automatic, point, comma };
+enum class FrequencyUnitChoice { automatic, hz, khz };
+
+/// A text table to be read, and what of its form is known already. Command line:
+/// `measure import`; exactly one of text and text_file.
+struct ImportRequest {
+    std::optional<std::string> text;
+    std::optional<std::string> textFile;
+    QuantityChoice quantity{};
+    DelimiterChoice delimiter{};
+    DecimalChoice decimal{};
+    FrequencyUnitChoice frequencyUnit{};
+
+    static void fields(auto& self, auto&& field) {
+        using namespace yf::quantity;
+        field(self.text, Word{"text", "the table itself"});
+        field(self.textFile, Word{"text_file", "or the file that holds it"});
+        field(self.quantity, Choice<3>{"quantity", {"auto", "level", "impedance"}, "what the second column holds", 0});
+        field(self.delimiter,
+              Choice<5>{"delimiter", {"auto", "tab", "semicolon", "space", "comma"}, "what separates columns", 0});
+        field(self.decimal, Choice<3>{"decimal", {"auto", "point", "comma"}, "decimal sign", 0});
+        field(self.frequencyUnit, Choice<3>{"frequency_unit", {"auto", "hz", "khz"}, "unit of the first column", 0});
+    }
+
+    bool operator==(const ImportRequest&) const = default;
+};
+
+[[nodiscard]] std::optional<Error> check(const ImportRequest& request);
+
+/// A table as it was understood. Levels in dB or moduli in ohms, phases in radians; rows rise in
+/// frequency, equal frequencies are merged.
+struct ImportedTable {
+    std::vector<double> frequencies;
+    std::optional<std::vector<double>> levels;
+    std::optional<std::vector<double>> magnitudes;
+    std::optional<std::vector<double>> phases;
+    bool hasPhase{};
+    std::string quantity;   ///< "level" or "impedance"
+    int rows{};             ///< data rows in the text, before merging
+    int columns{};
+    std::string delimiter;  ///< "tab", "semicolon", "space", "comma"
+    std::string decimal;    ///< "point" or "comma"
+    std::vector<std::string> warnings; ///< unsorted, duplicates, dc_row_dropped, kilohertz, radians, quantity_guessed
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.frequencies, q::frequencies);
+        field(self.levels, q::levels);
+        field(self.magnitudes, q::impedances.as("magnitudes_ohm", "impedance moduli"));
+        field(self.phases, q::phases);
+        field(self.hasPhase, q::Flag{"has_phase", "whether the table has a phase column"});
+        field(self.quantity, q::Word{"quantity", "level or impedance"});
+        field(self.rows, q::Whole{"rows", 0, 100000000, "data rows"});
+        field(self.columns, q::Whole{"columns", 0, 1000000, "columns"});
+        field(self.delimiter, q::Word{"delimiter", "what separates columns"});
+        field(self.decimal, q::Word{"decimal", "decimal sign"});
+        field(self.warnings, q::Word{"warnings", "what was done or guessed"});
+    }
+
+    bool operator==(const ImportedTable&) const = default;
+};
+
+/// Largest text that is read; a driver's table has a few hundred kilobytes.
+inline constexpr std::size_t largestTable = 32U << 20U;
+
+/// Reads a delimited text table: frequency, value, optional phase; further columns are ignored.
+///
+/// Told to the user, each step overridable: encoding by byte-order mark, else UTF-8, else Latin-1;
+/// comment lines (* # ; ! % //) and header lines; delimiter from the first 20 data lines; decimal
+/// comma or point; columns fixed by the first row; kHz, radians and the quantity from header words.
+/// Refused with line and column (both from 1, lines of the file): what is not a number, a short or
+/// long row, a number with both point and comma, a negative frequency, a modulus ≤ 0 Ω, a zero
+/// byte, fewer than two rows, a text beyond `largestTable`. Equal frequencies become their complex
+/// mean. Source: docs/theory/measurement.md, "Text tables".
+[[nodiscard]] Result<ImportedTable> importTable(const ImportRequest& request);
+
+/// The table as a curve: pascals (levels re 20 µPa) or ohms; without a phase column the values are
+/// real and the curve says Phase::none.
+[[nodiscard]] curve::Curve toCurve(const ImportedTable& table);
+
+/// What was understood, in one sentence for a person.
+[[nodiscard]] std::string understood(const ImportedTable& table);
+
+/// A warning's code in words.
+[[nodiscard]] std::string warningInWords(std::string_view code);
+
+} // namespace yf::measure

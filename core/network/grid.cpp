@@ -1,0 +1,225 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/network/grid.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+// Two versions of each loop, chosen when the program starts: figures are alike, since products and
+// sums are never contracted. The sanitizers' runtime is not up yet when that choice is made.
+#if defined(__x86_64__) && defined(__GNUC__) && !defined(__clang__) && !defined(__SANITIZE_ADDRESS__)
+#define YF_VECTORISED __attribute__((target_clones("default", "avx2")))
+#else
+#define YF_VECTORISED
+#endif
+
+namespace yf::network {
+
+YF_VECTORISED void addProduct(Block& acc, const Block& a, const Block& b) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] += a.re[k] * b.re[k] - a.im[k] * b.im[k];
+        acc.im[k] += a.re[k] * b.im[k] + a.im[k] * b.re[k];
+    }
+}
+
+YF_VECTORISED void subtractProduct(Block& acc, const Block& a, const Block& b) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] -= a.re[k] * b.re[k] - a.im[k] * b.im[k];
+        acc.im[k] -= a.re[k] * b.im[k] + a.im[k] * b.re[k];
+    }
+}
+
+YF_VECTORISED void multiply(Block& acc, const Block& a) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double re = acc.re[k] * a.re[k] - acc.im[k] * a.im[k];
+        acc.im[k] = acc.re[k] * a.im[k] + acc.im[k] * a.re[k];
+        acc.re[k] = re;
+    }
+}
+
+YF_VECTORISED void add(Block& acc, const Block& a) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] += a.re[k];
+        acc.im[k] += a.im[k];
+    }
+}
+
+YF_VECTORISED void subtract(Block& acc, const Block& a) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] -= a.re[k];
+        acc.im[k] -= a.im[k];
+    }
+}
+
+YF_VECTORISED void scale(Block& acc, double factor) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] *= factor;
+        acc.im[k] *= factor;
+    }
+}
+
+YF_VECTORISED void reciprocal(Block& out, const Block& a) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double inverse = 1.0 / (a.re[k] * a.re[k] + a.im[k] * a.im[k]);
+        out.re[k] = a.re[k] * inverse;
+        out.im[k] = -a.im[k] * inverse;
+    }
+}
+
+YF_VECTORISED void invert(Block& out, const Block& a) {
+    constexpr double least = immittanceFloor * immittanceFloor;
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double square = a.re[k] * a.re[k] + a.im[k] * a.im[k];
+        const bool tooSmall = square < least;
+        const double re = tooSmall ? immittanceFloor : a.re[k];
+        const double im = tooSmall ? 0.0 : a.im[k];
+        const double inverse = 1.0 / (tooSmall ? least : square);
+        out.re[k] = re * inverse;
+        out.im[k] = -im * inverse;
+    }
+}
+
+void fill(Block& out, Complex value) {
+    out.re.fill(value.real());
+    out.im.fill(value.imag());
+}
+
+namespace {
+
+void coilImpedance(Block& out, const Part& part, const RealBlock& omega) {
+    if (!part.rp) {
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            out.re[k] = part.dcr;
+            out.im[k] = part.value * omega[k];
+        }
+        return;
+    }
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double x = part.value * omega[k];
+        const double share = *part.rp / (*part.rp * *part.rp + x * x);
+        out.re[k] = part.dcr + share * x * x;
+        out.im[k] = share * *part.rp * x;
+    }
+}
+
+void capacitorImpedance(Block& out, const Part& part, const Grid& grid, std::size_t block) {
+    const double loss = lossResistance(part);
+    if (!part.leak) {
+        const double elastance = 1.0 / part.value;
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            out.re[k] = loss;
+            out.im[k] = -elastance * grid.inverseOmega[block][k];
+        }
+        return;
+    }
+    const double G = 1.0 / *part.leak;
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double B = part.value * grid.omega[block][k];
+        const double share = 1.0 / (G * G + B * B);
+        out.re[k] = loss + G * share;
+        out.im[k] = -B * share;
+    }
+}
+
+void partImpedance(Block& out, const Part& part, const Grid& grid, std::size_t block) {
+    switch (part.kind) {
+    case PartKind::resistor:
+        fill(out, part.value);
+        return;
+    case PartKind::coil:
+        coilImpedance(out, part, grid.omega[block]);
+        return;
+    case PartKind::capacitor:
+        capacitorImpedance(out, part, grid, block);
+        return;
+    }
+}
+
+} // namespace
+
+void impedance(Block& out, const OnePort& port, const Grid& grid, std::size_t block) {
+    if (const Part* part = port.part()) {
+        partImpedance(out, *part, grid, block);
+        return;
+    }
+    const Composite& composite = *port.composite();
+    impedance(out, composite.ports.front(), grid, block);
+    if (composite.ports.size() == 1) {
+        return;
+    }
+    const bool parallel = composite.joining == Joining::parallel;
+    Block inner;
+    Block sum = out;
+    if (parallel) {
+        invert(sum, out);
+    }
+    for (std::size_t i = 1; i < composite.ports.size(); ++i) {
+        impedance(out, composite.ports[i], grid, block);
+        if (parallel) {
+            invert(inner, out);
+            add(sum, inner);
+        } else {
+            add(sum, out);
+        }
+    }
+    if (parallel) {
+        invert(out, sum);
+    } else {
+        out = sum;
+    }
+}
+
+std::vector<Complex> gather(const std::vector<Block>& blocks, std::size_t points) {
+    std::vector<Complex> values;
+    values.reserve(points);
+    for (const Block& block : blocks) {
+        const std::size_t count = std::min(blockSize, points - values.size());
+        for (std::size_t k = 0; k < count; ++k) {
+            values.emplace_back(block.re[k], block.im[k]);
+        }
+    }
+    return values;
+}
+
+void endAdmittance(Block& out, const DriverEnd& end, const Block& one) {
+    out = one;
+    if (end.count > 1) {
+        const auto units = static_cast<double>(end.count);
+        scale(out, end.wiring == Joining::parallel ? units : 1.0 / units);
+    }
+}
+
+std::optional<std::size_t> Loads::find(const std::string& driver) const {
+    const auto found = std::ranges::find(drivers, driver, &Load::driver);
+    return found == drivers.end() ? std::nullopt
+                                  : std::optional(static_cast<std::size_t>(found - drivers.begin()));
+}
+
+PreparedLoads::PreparedLoads(Loads loads) : loads_(std::move(loads)) {
+    YF_EXPECT(!loads_.axis.empty());
+    auto grid = std::make_shared<Grid>();
+    const Axis& axis = loads_.axis;
+    grid->points = axis.size();
+    const std::size_t blocks = (axis.size() + blockSize - 1) / blockSize;
+    grid->omega.resize(blocks);
+    grid->inverseOmega.resize(blocks);
+    const auto at = [&](std::size_t i) { return std::min(i, axis.size() - 1); };
+    for (std::size_t i = 0; i < blocks * blockSize; ++i) {
+        const double omega = 2.0 * std::numbers::pi * axis[at(i)];
+        grid->omega[i / blockSize][i % blockSize] = omega;
+        grid->inverseOmega[i / blockSize][i % blockSize] = 1.0 / omega;
+    }
+    for (const Load& load : loads_.drivers) {
+        YF_EXPECT(load.impedance.size() == axis.size());
+        std::vector<Block> admittance(blocks);
+        for (std::size_t i = 0; i < blocks * blockSize; ++i) {
+            const Complex Y = 1.0 / load.impedance[at(i)];
+            admittance[i / blockSize].re[i % blockSize] = Y.real();
+            admittance[i / blockSize].im[i % blockSize] = Y.imag();
+        }
+        grid->admittances.push_back(std::move(admittance));
+    }
+    grid_ = std::move(grid);
+}
+
+} // namespace yf::network

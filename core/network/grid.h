@@ -1,0 +1,65 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/network/circuit.h"
+#include "core/network/loads.h"
+
+#include <array>
+#include <cstddef>
+#include <vector>
+
+/// Inner form of the two solvers: blocks of 64 frequencies, real and imaginary parts apart, so
+/// that every loop is one the compiler turns into vector instructions and a block stays in the
+/// first-level cache. Nothing outside core/network includes this.
+namespace yf::network {
+
+inline constexpr std::size_t blockSize = 64;
+
+/// 64 complex numbers.
+struct Block {
+    alignas(64) std::array<double, blockSize> re;
+    alignas(64) std::array<double, blockSize> im;
+};
+
+using RealBlock = std::array<double, blockSize>;
+
+/// The axis and the drivers' admittances; the last block is filled up with its last frequency.
+struct Grid {
+    std::size_t points{};
+    std::vector<RealBlock> omega;
+    std::vector<RealBlock> inverseOmega;
+    std::vector<std::vector<Block>> admittances; ///< [driver][block]
+
+    [[nodiscard]] std::size_t blocks() const { return omega.size(); }
+};
+
+/// An immittance of exactly zero has no inverse. Composites get this floor instead: 1 pΩ, 1 pS.
+inline constexpr double immittanceFloor = 1e-12;
+
+void fill(Block& out, Complex value);
+/// acc += a·b
+void addProduct(Block& acc, const Block& a, const Block& b);
+/// acc −= a·b
+void subtractProduct(Block& acc, const Block& a, const Block& b);
+/// acc += a
+void add(Block& acc, const Block& a);
+/// acc −= a
+void subtract(Block& acc, const Block& a);
+/// acc ·= a
+void multiply(Block& acc, const Block& a);
+void scale(Block& acc, double factor);
+/// out = 1/a; a modulus below the floor is taken as the floor.
+void invert(Block& out, const Block& a);
+/// out = 1/a for a voltage or a pivot: no floor, any modulus between 1e-150 and 1e150.
+void reciprocal(Block& out, const Block& a);
+
+/// Ohms of a one-port over one block of frequencies.
+void impedance(Block& out, const OnePort& port, const Grid& grid, std::size_t block);
+
+/// Complex values of the first `points` entries.
+[[nodiscard]] std::vector<Complex> gather(const std::vector<Block>& blocks, std::size_t points);
+
+/// The admittance of a driver's end: count and wiring included.
+void endAdmittance(Block& out, const DriverEnd& end, const Block& one);
+
+} // namespace yf::network

@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/network/network.h"
+
+namespace yf::network {
+
+/// Input of `network load`.
+struct LoadRequest {
+    Network network;
+    std::optional<double> minimum;
+    std::optional<double> rated;
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.network, q::Group{"network", "the network"});
+        field(self.minimum, q::loadResistance.as("min_ohm", "least modulus that the amplifier takes; 3.2 unless given or rated"));
+        field(self.rated, q::loadResistance.as("rated_ohm", "rated impedance; 80 % of it is the limit"));
+    }
+};
+
+/// A modulus and where it is reached.
+struct Lowest {
+    double ohms{};
+    double frequency{};
+
+    bool operator==(const Lowest&) const = default;
+};
+
+/// What the amplifier sees, 20 Hz to 20 kHz.
+struct AmplifierLoad {
+    Lowest impedance;
+    Lowest epdr;
+    double phaseMin{}; ///< rad
+    double phaseMax{};
+    std::optional<double> dcr; ///< absent: no path for direct current
+    std::vector<std::string> driverNames;
+    std::vector<bool> dcPaths;
+    std::vector<double> unloadedMinimums; ///< least |Z| with that driver open
+    std::vector<std::string> warnings;
+
+    [[nodiscard]] text::Value write() const;
+};
+
+/// Resistor that heats a class-B output device on rails ±V as much at its worst instant:
+///     EPDR = |Z| / (8·sin³(30° + |φ|/3))
+/// Source: Benjamin 1994; closed form in docs/theory/network.md.
+[[nodiscard]] double epdr(Complex Z);
+
+/// Least |Z| of a circuit in [from, to] Hz: the points of `axis` there, then each local minimum
+/// narrowed between its neighbours (a trap's dip is narrower than a grid step).
+[[nodiscard]] Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis);
+
+/// DC resistance of the terminals by rules on the graph: C open unless it leaks, L its DCR, a
+/// driver its DC resistance; nothing where no path exists.
+[[nodiscard]] std::optional<double> dcTerminals(const Circuit& circuit, const Loads& loads);
+
+/// Whether direct current can reach each driver end through coils and resistors.
+[[nodiscard]] std::vector<bool> dcPaths(const Circuit& circuit);
+
+/// Warning codes in this order: z-below-limit, epdr-below-2-ohm, dc-reaches:NAME, short-at-dc,
+/// short-at-hf, near-short-if-removed:NAME. `axis` holds the points looked at first.
+[[nodiscard]] Result<AmplifierLoad>
+amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, double minimum);
+
+/// The `load` verb: measured tables must cover 20 Hz to 20 kHz.
+[[nodiscard]] Result<AmplifierLoad> loadOf(const LoadRequest& request);
+
+} // namespace yf::network

@@ -1,0 +1,81 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/network/solve.h"
+
+#include "core/network/graph.h"
+#include "core/network/ladder.h"
+#include "core/network/nodal.h"
+#include "core/text/nearest.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace yf::network {
+
+Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Method method) {
+    const auto ends = driverEnds(circuit);
+    std::vector<std::size_t> loadOfEnd;
+    for (const DriverEnd& end : ends) {
+        const auto load = loads.loads().find(end.driver);
+        if (!load) {
+            std::vector<std::string> names;
+            std::ranges::transform(loads.loads().drivers, std::back_inserter(names), &Load::driver);
+            return Error{"driver",
+                         "'" + end.driver + "' is unknown",
+                         names.empty() ? "no driver is known" : "the nearest known driver is " + text::nearest(end.driver, names)};
+        }
+        loadOfEnd.push_back(*load);
+    }
+    const bool isLadder = circuit.tree() != nullptr && circuit.couplings.empty();
+    if (method == Method::ladder && !isLadder) {
+        return Error{"method",
+                     "'ladder' given",
+                     circuit.tree() == nullptr ? "a free net needs nodal or auto" : "coupled coils need nodal or auto"};
+    }
+    if (auto error = findFloatingNode(circuit, "network")) {
+        return *error;
+    }
+    Solution solution = isLadder && method != Method::nodal ? solveTree(circuit, loads, loadOfEnd)
+                                                            : solveNodal(circuit, loads, loadOfEnd);
+    for (const DriverEnd& end : ends) {
+        solution.driverNames.push_back(end.driver);
+    }
+    return solution;
+}
+
+Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const Solution& solution) {
+    const auto ends = driverEnds(circuit);
+    std::optional<bool> withResponse;
+    for (const DriverEnd& end : ends) {
+        const Load& load = loads.drivers[loads.find(end.driver).value()];
+        if (withResponse && *withResponse != load.pressure.has_value()) {
+            const std::string silent = load.pressure ? ends.front().driver : end.driver;
+            return Error{"network.drivers." + silent + ".response",
+                         "missing",
+                         "all drivers need a response, or none: a sum of unlike things has no meaning"};
+        }
+        withResponse = load.pressure.has_value();
+    }
+    const double EMF = circuit.source.voltage;
+    Pressures result;
+    result.sum.assign(loads.axis.size(), Complex{});
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        const Load& load = loads.drivers[loads.find(ends[q].driver).value()];
+        std::vector<Complex> way = solution.drives[q];
+        if (load.pressure) {
+            const double units = ends[q].wiring == Joining::parallel ? ends[q].count : 1;
+            for (std::size_t k = 0; k < way.size(); ++k) {
+                const double turn = -2.0 * std::numbers::pi * loads.axis[k] * load.delay;
+                const Complex late = load.delay == 0.0 ? Complex{1.0} : std::polar(1.0, turn);
+                way[k] *= units * (EMF / quantity::referenceVoltage) * (*load.pressure)[k] * late;
+            }
+        }
+        for (std::size_t k = 0; k < way.size(); ++k) {
+            result.sum[k] += way[k];
+        }
+        result.ways.push_back(std::move(way));
+    }
+    return result;
+}
+
+} // namespace yf::network

@@ -1,0 +1,79 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/quantity/quantity.h"
+
+#include <numbers>
+
+/// Every quantity that has a key outside. Nobody else knows that Vb_l is in litres.
+namespace yf::quantity {
+
+inline constexpr double degree = std::numbers::pi / 180.0;
+
+// Frequencies
+inline constexpr Quantity frequency{"f", "frequency_hz", 1.0, "Hz", 0.1, 200000.0, "frequency"};
+inline constexpr Quantity frequencies{
+    "f", "frequencies_hz", 1.0, "Hz", 0.1, 200000.0, "frequencies, ascending"};
+inline constexpr Quantity fx{"fx", "fx_hz", 1.0, "Hz", 1.0, 100000.0, "crossover frequency"};
+inline constexpr Quantity fs{"fs", "fs_hz", 1.0, "Hz", 1.0, 20000.0, "resonance"};
+
+// Curves
+inline constexpr Quantity levels{"L", "levels_db", 1.0, "dB", -1000.0, 1000.0, "levels"};
+inline constexpr Quantity phases{"φ", "phases_deg", degree, "°", -1e7, 1e7, "phases"};
+inline constexpr Quantity impedances{
+    "|Z|", "impedances_ohm", 1.0, "Ω", 1e-6, 1e9, "impedance moduli"};
+inline constexpr Quantity impedancesRe{
+    "Re Z", "impedances_ohm_re", 1.0, "Ω", -1e9, 1e9, "real parts of the impedance"};
+inline constexpr Quantity impedancesIm{
+    "Im Z", "impedances_ohm_im", 1.0, "Ω", -1e9, 1e9, "imaginary parts of the impedance"};
+
+// Electrical
+inline constexpr Quantity resistance{"R", "r_ohm", 1.0, "Ω", 1e-9, 1e9, "resistance"};
+inline constexpr Quantity inductance{"L", "l_h", 1.0, "H", 1e-12, 1e3, "inductance"};
+inline constexpr Quantity capacitance{"C", "c_f", 1.0, "F", 1e-15, 10.0, "capacitance"};
+inline constexpr Quantity loadResistance{
+    "R", "load_ohm", 1.0, "Ω", 1e-3, 1e6, "resistance that the network works into"};
+inline constexpr Quantity sourceResistance{
+    "Rs", "resistance_ohm", 1.0, "Ω", 0.0, 1e6, "amplifier's output and cable"};
+inline constexpr Quantity voltage{"U", "voltage_v", 1.0, "V", 1e-6, 1e5, "rms voltage"};
+inline constexpr Quantity dcr{"DCR", "dcr_ohm", 1.0, "Ω", 0.0, 1e6, "resistance of the winding"};
+inline constexpr Quantity rp{
+    "Rp", "rp_ohm", 1.0, "Ω", 1e-6, 1e12, "core loss, parallel to the inductance"};
+inline constexpr Quantity esr{"ESR", "esr_ohm", 1.0, "Ω", 0.0, 1e6, "series resistance"};
+inline constexpr Quantity df{"tan δ", "df", 1.0, "", 0.0, 10.0, "loss factor"};
+inline constexpr Quantity dfFrequency{
+    "f_δ", "df_hz", 1.0, "Hz", 1.0, 1e7, "frequency at which the loss factor was measured"};
+inline constexpr Quantity leak{"R_leak", "leak_ohm", 1.0, "Ω", 1.0, 1e15, "leakage resistance"};
+inline constexpr Quantity tolerance{
+    "tol", "tolerance_pct", 0.01, "%", 0.0, 100.0, "tolerance of the value"};
+inline constexpr Quantity price{"price", "price", 1.0, "", 0.0, 1e6, "price in the job's currency"};
+inline constexpr Quantity attenuation{
+    "A", "attenuation_db", 1.0, "dB", 1e-6, 200.0, "attenuation wanted"};
+inline constexpr Quantity ripple{"r", "ripple_db", 1.0, "dB", 0.01, 3.0, "pass-band ripple"};
+inline constexpr Quantity levelAtFx{
+    "L(fx)", "fx_level_db", 1.0, "dB", -60.0, -0.01, "level at fx re the pass band"};
+
+// Driver (ranges from the driver chapter of docs/theory)
+inline constexpr Quantity Re{"Re", "Re_ohm", 1.0, "Ω", 0.05, 2000.0, "DC resistance"};
+inline constexpr Quantity Le{"Le", "Le_h", 1.0, "H", 1e-9, 1.0, "inductance of the coil"};
+inline constexpr Quantity L2{"L2", "L2_h", 1.0, "H", 1e-9, 1.0, "second inductance of the coil"};
+inline constexpr Quantity R2{"R2", "R2_ohm", 1.0, "Ω", 1e-6, 1e6, "shunt of the second inductance"};
+inline constexpr Quantity Leb{"Leb", "Leb_h", 1.0, "H", 0.0, 1.0, "inductance outside the iron"};
+inline constexpr Quantity Ke{"Ke", "Ke", 1.0, "", 1e-9, 1e3, "semi-inductance, Ω·s^½"};
+inline constexpr Quantity Rss{"Rss", "Rss_ohm", 1.0, "Ω", 1e-6, 1e9, "shorting ring"};
+inline constexpr Quantity leachK{"K", "leach_k", 1.0, "", 1e-9, 1e3, "coil factor, Ω·s^n"};
+inline constexpr Quantity leachN{"n", "leach_n", 1.0, "", 0.3, 1.0, "coil exponent"};
+inline constexpr Quantity Qms{"Qms", "Qms", 1.0, "", 0.01, 1000.0, "mechanical Q"};
+inline constexpr Quantity Qes{"Qes", "Qes", 1.0, "", 0.01, 1000.0, "electrical Q"};
+
+// Geometry and measuring
+inline constexpr Quantity distance{"D", "distance_m", 1.0, "m", 0.001, 100.0, "measuring distance"};
+inline constexpr Quantity width{"w", "width_m", 1.0, "m", 0.02, 5.0, "width of the front"};
+inline constexpr Quantity height{"h", "height_m", 1.0, "m", 0.02, 5.0, "height of the front"};
+inline constexpr Quantity diameter{"d", "diameter_m", 1.0, "m", 0.005, 2.0, "outer diameter"};
+inline constexpr Quantity x{
+    "x", "x_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, right as the listener sees it"};
+inline constexpr Quantity y{"y", "y_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, up"};
+inline constexpr Quantity delay{"t", "delay_s", 1.0, "s", -0.1, 0.1, "extra delay"};
+
+} // namespace yf::quantity

@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/base/result.h"
+
+#include <string>
+#include <string_view>
+#include <utility>
+#include <variant>
+#include <vector>
+
+namespace yf::text {
+
+struct Member;
+
+/// A JSON value. Objects keep their order of writing; no key stands twice.
+struct Value {
+    using List = std::vector<Value>;
+    using Object = std::vector<Member>;
+    std::variant<std::nullptr_t, bool, double, std::string, List, Object> data{nullptr};
+
+    Value() = default;
+    Value(std::nullptr_t) {}
+    Value(bool flag) : data(flag) {}
+    Value(double number) : data(number) {}
+    Value(int number) : data(static_cast<double>(number)) {}
+    Value(std::string word) : data(std::move(word)) {}
+    Value(std::string_view word) : data(std::string(word)) {}
+    Value(const char* word) : data(std::string(word)) {}
+    Value(List list) : data(std::move(list)) {}
+    Value(Object object) : data(std::move(object)) {}
+    Value(const std::vector<double>& numbers);
+    Value(const std::vector<std::string>& words);
+
+    [[nodiscard]] bool isNull() const { return std::holds_alternative<std::nullptr_t>(data); }
+    [[nodiscard]] const double* number() const { return std::get_if<double>(&data); }
+    [[nodiscard]] const std::string* word() const { return std::get_if<std::string>(&data); }
+    [[nodiscard]] const bool* flag() const { return std::get_if<bool>(&data); }
+    [[nodiscard]] const List* list() const { return std::get_if<List>(&data); }
+    [[nodiscard]] const Object* object() const { return std::get_if<Object>(&data); }
+
+    /// The member of that name, or nullptr if this is no object or has none.
+    [[nodiscard]] const Value* find(std::string_view key) const;
+
+    bool operator==(const Value&) const;
+};
+
+struct Member {
+    std::string key;
+    Value value;
+
+    bool operator==(const Member&) const = default;
+};
+
+/// Reads one JSON text. Refused with the place: bad syntax (line and column), a number beyond the
+/// range of a double, a key that stands twice, more than one value. Depth is limited to 64.
+[[nodiscard]] Result<Value> parseJson(std::string_view text);
+
+/// One line of JSON; numbers in the shortest form that reads back equal.
+/// A number that is not finite is a programmer's mistake: write null where nothing exists.
+[[nodiscard]] std::string writeJson(const Value& value);
+
+/// The same, indented for people.
+[[nodiscard]] std::string writeJsonForReading(const Value& value);
+
+/// "a number", "a list", … for error messages.
+[[nodiscard]] std::string_view kindOf(const Value& value);
+
+} // namespace yf::text
