@@ -8,6 +8,7 @@
 #include "core/network/pad.h"
 #include "core/network/textbook.h"
 #include "core/network/zobel.h"
+#include "core/report/job_file.h"
 
 namespace yf::cli {
 
@@ -32,6 +33,8 @@ const std::vector<Verb>& verbs() {
         verb<&network::pad>("network", "pad", "resistors that lower a level"),
         verb<&network::purchasable>("network", "parts", "values that can be bought"),
         verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
+        verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),
+        verb<&report::exportJob>("job", "export", "network, document or tables of a job file"),
     };
     return all;
 }

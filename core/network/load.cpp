@@ -343,6 +343,15 @@ double epdr(Complex Z) {
     return std::abs(Z) / (8.0 * std::pow(std::sin(angle), 3));
 }
 
+Axis audibleAxis(const curve::Range& extent) {
+    const double from = std::max(20.0, extent.from);
+    const double to = std::min(20000.0, extent.to);
+    Axis axis = curve::within(curve::designAxis(), from * (1.0 + 1e-9), to * (1.0 - 1e-9));
+    axis.insert(axis.begin(), from);
+    axis.push_back(to);
+    return axis;
+}
+
 Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis) {
     YF_TRY(loads, loadsOn(axis));
     YF_TRY(solution, solve(circuit, PreparedLoads(loads)));
@@ -427,10 +436,7 @@ Result<AmplifierLoad> loadOf(const LoadRequest& request) {
     const double given = request.minimum.value_or(request.rated ? 0.0 : usualMinimum);
     const double minimum = std::max(given, ofRating);
     const LoadsOn on = loadSource(request.network);
-    Axis axis = curve::within(curve::designAxis(), 20.0, 20000.0);
-    axis.insert(axis.begin(), 20.0);
-    axis.push_back(20000.0);
-    return amplifierLoad(request.network.circuit, on, axis, minimum);
+    return amplifierLoad(request.network.circuit, on, audibleAxis({0.0, 1e12}), minimum);
 }
 
 text::Value AmplifierLoad::write() const {

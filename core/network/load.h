@@ -51,6 +51,9 @@ struct AmplifierLoad {
 /// narrowed between its neighbours (a trap's dip is narrower than a grid step).
 [[nodiscard]] Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis);
 
+/// 20 Hz to 20 kHz within `extent`: the design axis's points and both ends.
+[[nodiscard]] Axis audibleAxis(const curve::Range& extent);
+
 /// DC resistance of the terminals by rules on the graph: C open unless it leaks, L its DCR, a
 /// driver its DC resistance; nothing where no path exists.
 [[nodiscard]] std::optional<double> dcTerminals(const Circuit& circuit, const Loads& loads);

@@ -299,18 +299,23 @@ std::string printEngineering(double value, std::string_view unit, int digits) {
         prefix = step->second;
     }
     const double shown = value / factor;
-    const double magnitude = std::abs(shown) > 0.0 ? std::floor(std::log10(std::abs(shown)) + 1e-12) : 0.0;
-    std::string number = printFixed(shown, std::max(0, digits - 1 - static_cast<int>(magnitude)));
+    const std::string number = printSignificant(shown, digits);
+    if (unit.empty() && prefix.empty()) {
+        return number;
+    }
+    return number + std::string(thinSpace) + std::string(prefix) + std::string(unit);
+}
+
+std::string printSignificant(double value, int digits) {
+    const double magnitude = std::abs(value) > 0.0 ? std::floor(std::log10(std::abs(value)) + 1e-12) : 0.0;
+    std::string number = printFixed(value, std::max(0, digits - 1 - static_cast<int>(magnitude)));
     if (number.find('.') != std::string::npos) {
         number.erase(number.find_last_not_of('0') + 1);
         if (number.back() == '.') {
             number.pop_back();
         }
     }
-    if (unit.empty() && prefix.empty()) {
-        return number;
-    }
-    return number + std::string(thinSpace) + std::string(prefix) + std::string(unit);
+    return number;
 }
 
 std::string printFixed(double value, int decimals) {

@@ -34,6 +34,9 @@ enum class Unit { none, ohm, henry, farad, hertz, volt, watt, metre, cubicMetre,
 /// trailing zeros off. `unit` as shown ("F", "Ω", "Hz").
 [[nodiscard]] std::string printEngineering(double value, std::string_view unit, int digits = 3);
 
+/// So many significant digits, no exponent, trailing zeros off: "0.35", "12.5".
+[[nodiscard]] std::string printSignificant(double value, int digits);
+
 /// A number with so many decimals and no exponent: "86.4", "-0.0" never.
 [[nodiscard]] std::string printFixed(double value, int decimals);
 

@@ -1,0 +1,71 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/job.h"
+#include "core/network/ladder_edit.h"
+#include "core/network/prototype.h"
+
+#include <functional>
+
+namespace yf::job {
+
+/// A change with its name for people, and a pure function from the job before to the job after.
+/// Edits with the same non-empty mergeKey in a row are one step of the history (a drag).
+struct Edit {
+    std::string name;
+    std::function<Result<Job>(const Job&)> apply;
+    std::string mergeKey;
+};
+
+/// "6.8 µF", "0.35 mH", "3.3 Ω": a part's value as the trade writes it.
+[[nodiscard]] std::string valueText(network::PartKind kind, double value);
+
+/// Coils in mH, capacitors in µF, resistors in Ω: the unit that a bare number has at a part.
+[[nodiscard]] double customaryUnit(network::PartKind kind);
+
+[[nodiscard]] Edit changeTitle(std::string title);
+
+/// A measured curve joins the job and becomes the one in use; older takes stay.
+/// The take's id and curve key are made here.
+[[nodiscard]] Edit addTake(const std::string& driver, Take take);
+
+/// A take is believed only within a range.
+[[nodiscard]] Edit trustTake(const std::string& take, curve::Range range);
+
+/// A driver's take without phase gets the minimum phase of its levels, as a new take.
+[[nodiscard]] Edit useMinimumPhase(const std::string& driver, TakeKind kind);
+
+[[nodiscard]] Edit changePart(const std::string& cabinet, const network::Part& part, std::string mergeKey = {});
+
+[[nodiscard]] Edit insertPart(const std::string& cabinet, const network::SlotPlace& place, const network::Part& part);
+
+[[nodiscard]] Edit removePart(const std::string& cabinet, const std::string& id);
+
+/// Reverses the driver at the end of a way; `driverName` is for the name of the edit.
+[[nodiscard]] Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName);
+
+[[nodiscard]] Edit changeTarget(const std::string& cabinet, const Target& target);
+
+/// How to start a network from the book.
+struct Start {
+    network::Alignment alignment{network::Alignment::linkwitzRiley};
+    int order{4};
+    double fx{2500.0};
+    bool flattenImpedance{};
+    bool padLevels{};
+
+    bool operator==(const Start&) const = default;
+};
+
+[[nodiscard]] Edit startNetwork(const std::string& cabinet, const Start& start);
+
+/// The same as a value: the circuit for a job's drivers. Each way is computed for |Z| of its driver
+/// at fx, with the impedance as flattened where that is asked; the pad brings the louder way down
+/// to the quieter one by the mean levels over the octave beyond fx on each one's own side.
+/// Fails: not two ways, no impedance at fx (naming driver and range), odd Linkwitz-Riley orders.
+[[nodiscard]] Result<network::Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start);
+
+/// What the start would work into, for the screen: |Z| of each driver at fx.
+[[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const Job& job, const Cabinet& cabinet, double fx);
+
+} // namespace yf::job

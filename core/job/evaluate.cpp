@@ -1,0 +1,307 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/evaluate.h"
+
+#include "core/network/solve.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::job {
+
+namespace {
+
+using curve::Axis;
+using curve::Complex;
+using curve::Range;
+
+/// Band of the sensitivity figure (docs/theory/speaker.md).
+constexpr Range sensitivityBand{200.0, 4000.0};
+
+/// A way this far below the sum cannot spoil its trust (rule of thumb: 1 dB of it moves the sum
+/// by 0.1 dB).
+constexpr double negligible = 20.0;
+
+network::Role roleOf(Band band) {
+    switch (band) {
+    case Band::sub:
+    case Band::low:
+        return network::Role::bass;
+    case Band::mid:
+        return network::Role::mid;
+    case Band::high:
+    case Band::top:
+        return network::Role::treble;
+    }
+    return network::Role::bass;
+}
+
+/// Drivers of a cabinet's network, each once, in writing order.
+std::vector<const Driver*> driversOf(const Job& job, const Cabinet& cabinet) {
+    std::vector<const Driver*> drivers;
+    for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
+        const Driver* driver = findDriver(job, end.driver);
+        if (driver != nullptr && std::ranges::find(drivers, driver) == drivers.end()) {
+            drivers.push_back(driver);
+        }
+    }
+    return drivers;
+}
+
+struct Survey {
+    Range common{0.0, 1e9};
+    std::vector<std::string> missing;
+    bool impedances{true};
+    bool responses{true};
+};
+
+void narrow(Range& range, const curve::Curve& curve) {
+    range.from = std::max(range.from, curve.extent().from);
+    range.to = std::min(range.to, curve.extent().to);
+}
+
+Survey survey(const Job& job, const std::vector<const Driver*>& drivers) {
+    Survey s;
+    for (const Driver* driver : drivers) {
+        const Take* impedance = takeInUse(job, *driver, TakeKind::impedance);
+        const Take* response = takeInUse(job, *driver, TakeKind::response);
+        if (impedance == nullptr) {
+            s.impedances = false;
+            s.missing.push_back(driver->name + " has no impedance yet: nothing can be computed for this cabinet.");
+        } else if (impedance->curve->phase() == curve::Phase::none) {
+            s.impedances = false;
+            s.missing.push_back(driver->name + ": its impedance has no phase. Measure it with phase, or use the minimum phase.");
+        } else {
+            narrow(s.common, *impedance->curve);
+        }
+        if (response == nullptr) {
+            s.responses = false;
+            s.missing.push_back(driver->name + " has no response yet: no sum can be shown.");
+        } else if (response->curve->phase() == curve::Phase::none) {
+            s.responses = false;
+            s.missing.push_back(driver->name + ": its response has no phase, so it cannot be summed. Use the minimum phase, which knows no flight time.");
+        }
+    }
+    if (s.responses) {
+        for (const Driver* driver : drivers) {
+            narrow(s.common, *takeInUse(job, *driver, TakeKind::response)->curve);
+        }
+    }
+    return s;
+}
+
+std::vector<Complex> onAxis(const curve::Curve& curve, const Axis& axis) {
+    auto values = curve::interpolate(curve, axis);
+    YF_EXPECT(values.ok()); // the axis was cut to what every curve covers
+    return std::move(*values);
+}
+
+AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
+    const auto drivers = driversOf(job, cabinet);
+    Survey s = survey(job, drivers);
+    AssembledCabinet assembled{.missing = std::move(s.missing), .hasImpedances = s.impedances && !drivers.empty(), .hasResponses = s.responses};
+    if (!assembled.hasImpedances) {
+        return assembled;
+    }
+    assembled.axis = curve::within(curve::designAxis(), s.common.from, s.common.to);
+    constexpr std::size_t leastPoints = 3;
+    if (assembled.axis.size() < leastPoints) {
+        assembled.hasImpedances = false;
+        assembled.missing.emplace_back("The curves in use share no range of frequencies, so nothing can be computed.");
+        return assembled;
+    }
+    assembled.extent = s.common;
+    network::Network bare;
+    network::Loads loads{.axis = assembled.axis};
+    for (const Driver* driver : drivers) {
+        const curve::Curve& Z = *takeInUse(job, *driver, TakeKind::impedance)->curve;
+        network::Load load{.driver = driver->id,
+                           .impedance = onAxis(Z, assembled.axis),
+                           .role = roleOf(driver->band),
+                           .dcResistance = network::dcResistance(Z)};
+        if (assembled.hasResponses) {
+            const curve::Curve& p = *takeInUse(job, *driver, TakeKind::response)->curve;
+            load.pressure = onAxis(p, assembled.axis);
+            assembled.trusted.emplace(driver->id, p.trusted());
+        }
+        loads.drivers.push_back(std::move(load));
+        bare.drivers.push_back({.name = driver->id, .impedance = Z, .role = roleOf(driver->band)});
+    }
+    assembled.impedances = network::loadSource(bare);
+    assembled.loads = std::make_shared<const network::PreparedLoads>(std::move(loads));
+    return assembled;
+}
+
+/// Mean over ln f by the trapezium rule of something given at each point of the axis.
+template <class F>
+std::optional<double> logMean(const Axis& axis, const Range& range, F&& value) {
+    double sum = 0.0;
+    double width = 0.0;
+    for (std::size_t k = 1; k < axis.size(); ++k) {
+        if (range.holds(axis[k - 1]) && range.holds(axis[k])) {
+            const double step = std::log(axis[k] / axis[k - 1]);
+            sum += 0.5 * step * (value(k - 1) + value(k));
+            width += step;
+        }
+    }
+    return width > 0.0 ? std::optional(sum / width) : std::nullopt;
+}
+
+double levelOf(const Complex& p) { return quantity::decibels(std::abs(p) / quantity::referencePressure); }
+
+std::optional<CorridorResult> judgeCorridor(const Target& target, const CabinetResult& result) {
+    const Range range{target.from, target.to};
+    const auto level = [&](std::size_t k) { return levelOf(result.sum[k]); };
+    const auto mean = logMean(result.axis, range, level);
+    if (!mean) {
+        return std::nullopt;
+    }
+    CorridorResult corridor{.level = target.level.value_or(*mean), .judged = {1e12, 0.0}};
+    for (std::size_t k = 0; k < result.axis.size(); ++k) {
+        const double f = result.axis[k];
+        if (range.holds(f) && result.trusted[k]) {
+            corridor.judged = {std::min(corridor.judged.from, f), std::max(corridor.judged.to, f)};
+            const double off = std::abs(level(k) - corridor.level);
+            if (off > corridor.deviation) {
+                corridor.deviation = off;
+                corridor.worstAt = f;
+            }
+        }
+    }
+    return corridor.judged.to > 0.0 ? std::optional(corridor) : std::nullopt;
+}
+
+/// The sum is trusted where every way that matters in it is.
+std::vector<bool> trustOf(const CabinetResult& result, const std::map<std::string, Range>& trusted) {
+    std::vector<bool> sure(result.axis.size(), true);
+    for (const WayResult& way : result.ways) {
+        const Range range = trusted.at(way.driver);
+        for (std::size_t k = 0; k < result.axis.size(); ++k) {
+            const bool matters = levelOf(way.pressure[k]) > levelOf(result.sum[k]) - negligible;
+            if (matters && !range.holds(result.axis[k])) {
+                sure[k] = false;
+            }
+        }
+    }
+    return sure;
+}
+
+void sumUp(const Cabinet& cabinet, const AssembledCabinet& assembled, const network::Solution& solution, CabinetResult& result) {
+    const auto pressures = network::pressures(cabinet.circuit, assembled.loads->loads(), solution);
+    YF_EXPECT(pressures.ok());
+    result.sum = pressures->sum;
+    for (std::size_t w = 0; w < result.ways.size(); ++w) {
+        WayResult& way = result.ways[w];
+        way.pressure = pressures->ways[w];
+        way.reversedSum = result.sum;
+        for (std::size_t k = 0; k < result.sum.size(); ++k) {
+            way.reversedSum[k] -= 2.0 * way.pressure[k];
+        }
+    }
+    result.trusted = trustOf(result, assembled.trusted);
+    const auto energy = logMean(result.axis, sensitivityBand, [&](std::size_t k) { return std::norm(result.sum[k]); });
+    if (energy) {
+        // The drive may be another; sensitivity is always stated for 2.83 V.
+        const double scale = quantity::referenceVoltage / cabinet.circuit.source.voltage;
+        result.sensitivity = levelOf(std::sqrt(*energy) * scale);
+    }
+    result.corridor = judgeCorridor(cabinet.target, result);
+}
+
+CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& assembled) {
+    CabinetResult result{.cabinet = cabinet.id, .axis = assembled.axis, .missing = assembled.missing};
+    for (const network::Part& part : network::parts(cabinet.circuit)) {
+        ++result.parts;
+        result.pricedParts += part.price ? 1U : 0U;
+        result.price += part.price.value_or(0.0);
+    }
+    const auto ends = network::driverEnds(cabinet.circuit);
+    const auto names = network::wayNames(cabinet.circuit);
+    for (std::size_t w = 0; w < ends.size(); ++w) {
+        result.ways.push_back({.name = names[w], .driver = ends[w].driver, .polarity = ends[w].polarity});
+    }
+    if (!assembled.hasImpedances) {
+        return result;
+    }
+    auto solution = network::solve(cabinet.circuit, *assembled.loads);
+    if (!solution) {
+        result.missing.push_back(text::sentence(solution.error()));
+        return result;
+    }
+    for (std::size_t w = 0; w < ends.size(); ++w) {
+        result.ways[w].drive = solution->drives[w];
+    }
+    result.impedance = solution->impedances;
+    const Axis audible = network::audibleAxis(assembled.extent);
+    if (audible.front() < audible.back()) {
+        const auto least = network::leastImpedance(cabinet.circuit, assembled.impedances, audible);
+        YF_EXPECT(least.ok());
+        result.leastImpedance = *least;
+    }
+    if (assembled.hasResponses) {
+        sumUp(cabinet, assembled, *solution, result);
+    }
+    return result;
+}
+
+} // namespace
+
+Assembly assemble(const Job& job) {
+    Assembly assembly;
+    for (const Cabinet& cabinet : job.cabinets) {
+        assembly.cabinets.push_back(assembleCabinet(job, cabinet));
+    }
+    return assembly;
+}
+
+bool sameMeasurements(const Job& before, const Job& after) {
+    if (before.drivers != after.drivers || before.takes.size() != after.takes.size() ||
+        before.cabinets.size() != after.cabinets.size()) {
+        return false;
+    }
+    const auto sameTake = [](const Take& a, const Take& b) { return a.id == b.id && a.curveKey == b.curveKey; };
+    if (!std::ranges::equal(before.takes, after.takes, sameTake)) {
+        return false;
+    }
+    const auto sameDrivers = [](const Cabinet& a, const Cabinet& b) {
+        return a.id == b.id &&
+               std::ranges::equal(network::driverEnds(a.circuit), network::driverEnds(b.circuit), {}, &network::DriverEnd::driver, &network::DriverEnd::driver);
+    };
+    return std::ranges::equal(before.cabinets, after.cabinets, sameDrivers);
+}
+
+const CabinetResult* Evaluation::find(const std::string& cabinet) const {
+    const auto found = std::ranges::find(cabinets, cabinet, &CabinetResult::cabinet);
+    return found == cabinets.end() ? nullptr : &*found;
+}
+
+Evaluation evaluate(const Job& job, const Assembly& assembly) {
+    YF_EXPECT(assembly.cabinets.size() == job.cabinets.size());
+    Evaluation evaluation;
+    for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
+        evaluation.cabinets.push_back(evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
+    }
+    return evaluation;
+}
+
+Evaluation evaluate(const Job& job) { return evaluate(job, assemble(job)); }
+
+Result<network::Network> networkOf(const Job& job, const Cabinet& cabinet) {
+    const auto drivers = driversOf(job, cabinet);
+    const Survey s = survey(job, drivers);
+    if (!s.impedances) {
+        return Error{"network", s.missing.empty() ? "no driver" : s.missing.front(), ""};
+    }
+    network::Network network{.circuit = cabinet.circuit};
+    for (const Driver* driver : drivers) {
+        network::NamedDriver named{.name = driver->id,
+                                   .impedance = *takeInUse(job, *driver, TakeKind::impedance)->curve,
+                                   .role = roleOf(driver->band)};
+        if (s.responses) {
+            named.response = *takeInUse(job, *driver, TakeKind::response)->curve;
+        }
+        network.drivers.push_back(std::move(named));
+    }
+    return network;
+}
+
+} // namespace yf::job

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/curve/interpolate.h"
+#include "core/job/job.h"
+#include "core/network/load.h"
+
+#include <map>
+
+namespace yf::job {
+
+/// A job's measured curves brought onto one axis for each cabinet: the costly part that a change
+/// of the network leaves alone. Made by `assemble`, given back to `evaluate` while the takes stay.
+struct AssembledCabinet {
+    curve::Axis axis;                       ///< design-axis points that all curves in use cover
+    std::shared_ptr<const network::PreparedLoads> loads;
+    network::LoadsOn impedances;            ///< the same loads on any axis, without responses
+    curve::Range extent;                    ///< what all curves in use cover
+    std::vector<std::string> missing;       ///< sentences: what is not there yet and what it costs
+    bool hasImpedances{};
+    bool hasResponses{};
+    std::map<std::string, curve::Range> trusted; ///< of each driver's response
+};
+
+struct Assembly {
+    std::vector<AssembledCabinet> cabinets;
+};
+
+[[nodiscard]] Assembly assemble(const Job& job);
+
+/// Whether an assembly made for `before` still serves `after`: the same drivers, takes in use and
+/// networks' driver names.
+[[nodiscard]] bool sameMeasurements(const Job& before, const Job& after);
+
+/// One way of a cabinet.
+struct WayResult {
+    std::string name;
+    std::string driver;   ///< its id
+    int polarity{1};
+    std::vector<curve::Complex> drive;    ///< voltage over the source's EMF
+    std::vector<curve::Complex> pressure; ///< Pa; empty without responses
+    std::vector<curve::Complex> reversedSum; ///< the sum with this way turned over
+};
+
+/// How the sum lies in its corridor.
+struct CorridorResult {
+    double level{};      ///< centre of the corridor, dB re 20 µPa
+    double deviation{};  ///< largest |sum − level| over the range judged, dB
+    double worstAt{};    ///< Hz
+    curve::Range judged; ///< target's range within the data
+};
+
+/// Everything the application says about one cabinet.
+struct CabinetResult {
+    std::string cabinet;
+    curve::Axis axis;
+    std::vector<WayResult> ways;
+    std::vector<curve::Complex> impedance; ///< empty without impedances
+    std::vector<curve::Complex> sum;       ///< empty without responses
+    std::vector<bool> trusted;             ///< of the sum, one for each point
+    std::optional<network::Lowest> leastImpedance;
+    std::optional<double> sensitivity;     ///< dB, 2.83 V, 200 Hz to 4 kHz, energy mean over ln f
+    std::optional<CorridorResult> corridor;
+    std::size_t parts{};
+    std::size_t pricedParts{};
+    double price{};
+    std::vector<std::string> missing;
+};
+
+struct Evaluation {
+    std::uint64_t revision{};
+    std::vector<CabinetResult> cabinets;
+
+    [[nodiscard]] const CabinetResult* find(const std::string& cabinet) const;
+};
+
+/// One pure function from a job to all that is said about it.
+/// `assembly` must be that of this job or of one with the same measurements.
+[[nodiscard]] Evaluation evaluate(const Job& job, const Assembly& assembly);
+
+[[nodiscard]] Evaluation evaluate(const Job& job);
+
+/// A cabinet with its drivers' measured curves as a `network` object for the command line.
+/// Fails naming the driver that has no impedance, or some of whose responses are missing.
+[[nodiscard]] Result<network::Network> networkOf(const Job& job, const Cabinet& cabinet);
+
+} // namespace yf::job

@@ -1,0 +1,118 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/job.h"
+
+#include <algorithm>
+#include <array>
+#include <bit>
+#include <cstdint>
+
+namespace yf::job {
+
+namespace {
+
+template <class T>
+const T* findById(const std::vector<T>& list, const std::string& id) {
+    const auto found = std::ranges::find(list, id, &T::id);
+    return found == list.end() ? nullptr : &*found;
+}
+
+template <class T>
+std::optional<Error> idsOnce(const std::vector<T>& list, const std::string& path) {
+    for (std::size_t i = 0; i < list.size(); ++i) {
+        if (findById(list, list[i].id) != &list[i]) {
+            return Error{text::join(text::join(path, i), "id"), "'" + list[i].id + "' given twice", "must be unique"};
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
+bool Take::operator==(const Take& other) const {
+    const bool sameCurve = curve == other.curve || (curve && other.curve && *curve == *other.curve);
+    return sameCurve && id == other.id && kind == other.kind && name == other.name &&
+           understood == other.understood && date == other.date && note == other.note &&
+           curveKey == other.curveKey && distance == other.distance && drive == other.drive;
+}
+
+std::optional<Error> check(const Target& target) {
+    if (target.from < target.to) {
+        return std::nullopt;
+    }
+    return Error{"to_hz", text::printNumber(target.to) + " given", "must be above from_hz " + text::printNumber(target.from)};
+}
+
+std::optional<Error> check(const Job& job) {
+    if (auto error = idsOnce(job.drivers, "drivers")) {
+        return error;
+    }
+    if (auto error = idsOnce(job.takes, "takes")) {
+        return error;
+    }
+    if (auto error = idsOnce(job.cabinets, "cabinets")) {
+        return error;
+    }
+    for (std::size_t i = 0; i < job.drivers.size(); ++i) {
+        for (const std::string& take : {job.drivers[i].responseTake, job.drivers[i].impedanceTake}) {
+            if (!take.empty() && findTake(job, take) == nullptr) {
+                return Error{text::join("drivers", i), "take '" + take + "' does not exist", ""};
+            }
+        }
+    }
+    for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
+        const Cabinet& cabinet = job.cabinets[i];
+        for (const Mount& mount : cabinet.mounts) {
+            if (findDriver(job, mount.driver) == nullptr) {
+                return Error{text::join("cabinets", i) + ".mounts", "driver '" + mount.driver + "' does not exist", ""};
+            }
+        }
+        for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
+            if (findDriver(job, end.driver) == nullptr) {
+                return Error{text::join("cabinets", i) + ".network", "driver '" + end.driver + "' does not exist", ""};
+            }
+        }
+    }
+    return std::nullopt;
+}
+
+const Driver* findDriver(const Job& job, const std::string& id) { return findById(job.drivers, id); }
+
+const Take* findTake(const Job& job, const std::string& id) { return findById(job.takes, id); }
+
+const Cabinet* findCabinet(const Job& job, const std::string& id) { return findById(job.cabinets, id); }
+
+const Take* takeInUse(const Job& job, const Driver& driver, TakeKind kind) {
+    const std::string& id = kind == TakeKind::response ? driver.responseTake : driver.impedanceTake;
+    return id.empty() ? nullptr : findTake(job, id);
+}
+
+std::string curveKey(const curve::Curve& curve) {
+    std::uint64_t digest = 0xcbf29ce484222325ULL;
+    const auto mix = [&](double number) {
+        const auto bits = std::bit_cast<std::uint64_t>(number);
+        for (unsigned byte = 0; byte < 8; ++byte) {
+            digest ^= (bits >> (8U * byte)) & 0xFFU;
+            digest *= 0x100000001b3ULL;
+        }
+    };
+    mix(static_cast<double>(curve.phase()));
+    mix(curve.trusted().from);
+    mix(curve.trusted().to);
+    for (std::size_t i = 0; i < curve.size(); ++i) {
+        mix(curve.frequencies()[i]);
+        mix(curve.values()[i].real());
+        mix(curve.values()[i].imag());
+    }
+    std::string hex;
+    for (int shift = 60; shift >= 0; shift -= 4) {
+        hex += "0123456789abcdef"[(digest >> static_cast<unsigned>(shift)) & 0xFU];
+    }
+    return hex;
+}
+
+std::string_view bandName(Band band) {
+    static constexpr std::array<std::string_view, 5> names{"sub", "low", "mid", "high", "top"};
+    return names.at(static_cast<std::size_t>(band));
+}
+
+} // namespace yf::job

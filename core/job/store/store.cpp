@@ -1,0 +1,426 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/store/store.h"
+
+#include <sqlite3.h>
+
+#include <algorithm>
+#include <cerrno>
+#include <cstring>
+#include <map>
+#include <sys/stat.h>
+
+namespace yf::job::store {
+
+namespace {
+
+constexpr const char* schema = R"(
+CREATE TABLE step(
+  id INTEGER PRIMARY KEY,
+  name TEXT NOT NULL,
+  merge_key TEXT NOT NULL,
+  document TEXT NOT NULL
+) STRICT;
+CREATE TABLE state(
+  one INTEGER PRIMARY KEY CHECK(one = 1),
+  current INTEGER NOT NULL REFERENCES step(id) DEFERRABLE INITIALLY DEFERRED
+) STRICT;
+CREATE TABLE curve(
+  key TEXT PRIMARY KEY,
+  phase TEXT NOT NULL,
+  trusted_from REAL NOT NULL,
+  trusted_to REAL NOT NULL,
+  frequencies BLOB NOT NULL,
+  real_parts BLOB NOT NULL,
+  imaginary_parts BLOB NOT NULL
+) STRICT;
+)";
+
+constexpr std::string_view phaseNames[] = {"none", "own", "common", "minimum"};
+
+/// A prepared statement that finalizes itself.
+class Statement {
+public:
+    Statement(sqlite3* database, const char* sql) {
+        sqlite3_prepare_v2(database, sql, -1, &statement_, nullptr);
+    }
+
+    Statement(const Statement&) = delete;
+    Statement& operator=(const Statement&) = delete;
+
+    ~Statement() { sqlite3_finalize(statement_); }
+
+    Statement& bind(int index, const std::string& text) {
+        sqlite3_bind_text(statement_, index, text.data(), static_cast<int>(text.size()), SQLITE_TRANSIENT);
+        return *this;
+    }
+
+    Statement& bind(int index, double number) {
+        sqlite3_bind_double(statement_, index, number);
+        return *this;
+    }
+
+    Statement& bind(int index, sqlite3_int64 number) {
+        sqlite3_bind_int64(statement_, index, number);
+        return *this;
+    }
+
+    Statement& bind(int index, const std::vector<double>& numbers) {
+        sqlite3_bind_blob(
+            statement_, index, numbers.data(), static_cast<int>(numbers.size() * sizeof(double)), SQLITE_TRANSIENT);
+        return *this;
+    }
+
+    /// True while there is a row.
+    bool step() {
+        code_ = statement_ == nullptr ? SQLITE_ERROR : sqlite3_step(statement_);
+        return code_ == SQLITE_ROW;
+    }
+
+    [[nodiscard]] bool finished() const { return code_ == SQLITE_DONE; }
+
+    [[nodiscard]] std::string text(int column) const {
+        const auto* data = sqlite3_column_text(statement_, column);
+        const auto size = static_cast<std::size_t>(sqlite3_column_bytes(statement_, column));
+        return data == nullptr ? std::string{} : std::string(reinterpret_cast<const char*>(data), size);
+    }
+
+    [[nodiscard]] sqlite3_int64 whole(int column) const { return sqlite3_column_int64(statement_, column); }
+
+    [[nodiscard]] double number(int column) const { return sqlite3_column_double(statement_, column); }
+
+    [[nodiscard]] std::vector<double> numbers(int column) const {
+        const void* data = sqlite3_column_blob(statement_, column);
+        const auto bytes = static_cast<std::size_t>(sqlite3_column_bytes(statement_, column));
+        std::vector<double> values(bytes / sizeof(double));
+        if (data != nullptr && !values.empty()) {
+            std::memcpy(values.data(), data, values.size() * sizeof(double));
+        }
+        return values;
+    }
+
+private:
+    sqlite3_stmt* statement_{};
+    int code_{SQLITE_OK};
+};
+
+Error failure(const std::string& path, sqlite3* database) {
+    const int code = sqlite3_errcode(database) & 0xFF;
+    std::string allowed = "the file is as it was before";
+    if (code == SQLITE_FULL) {
+        allowed = "make room on the disk; " + allowed;
+    } else if (code == SQLITE_READONLY || code == SQLITE_PERM || code == SQLITE_CANTOPEN) {
+        allowed = "check the permissions of the file and its folder; " + allowed;
+    } else if (code == SQLITE_BUSY || code == SQLITE_LOCKED) {
+        allowed = "another program has it open; " + allowed;
+    }
+    return {path, std::string("not written: ") + sqlite3_errmsg(database), allowed};
+}
+
+Done execute(const std::string& path, sqlite3* database, const std::string& sql) {
+    if (sqlite3_exec(database, sql.c_str(), nullptr, nullptr, nullptr) != SQLITE_OK) {
+        return failure(path, database);
+    }
+    return done();
+}
+
+Done finish(const std::string& path, sqlite3* database, Statement& statement) {
+    statement.step();
+    if (!statement.finished()) {
+        return failure(path, database);
+    }
+    return done();
+}
+
+sqlite3_int64 pragma(sqlite3* database, const char* name) {
+    Statement statement(database, (std::string("PRAGMA ") + name).c_str());
+    return statement.step() ? statement.whole(0) : -1;
+}
+
+Result<sqlite3*> connect(const std::string& path, int flags) {
+    sqlite3* database = nullptr;
+    const int code = sqlite3_open_v2(path.c_str(), &database, flags, nullptr);
+    if (code != SQLITE_OK) {
+        const Error error{path, std::string("cannot be opened: ") + sqlite3_errstr(code), "must be a job file that you may read"};
+        sqlite3_close(database);
+        return error;
+    }
+    sqlite3_extended_result_codes(database, 1);
+    constexpr int patience = 3000; // ms, another window of ours may be writing
+    sqlite3_busy_timeout(database, patience);
+    return database;
+}
+
+/// Not there, a folder, or no bytes of ours: said before SQLite speaks of "not a database".
+std::optional<Error> checkFile(const std::string& path) {
+    struct stat info {};
+    if (::stat(path.c_str(), &info) != 0) {
+        return Error{path, std::strerror(errno), "must be a job file"};
+    }
+    if (!S_ISREG(info.st_mode)) {
+        return Error{path, "is not a file", "must be a job file"};
+    }
+    return std::nullopt;
+}
+
+Done checkContent(const std::string& path, sqlite3* database) {
+    if (pragma(database, "application_id") != applicationId) {
+        return Error{path, "is not a Yellowfront job", "must be a file that this program has made"};
+    }
+    Statement check(database, "PRAGMA quick_check(1)");
+    const bool answered = check.step();
+    if (!answered || check.text(0) != "ok") {
+        return Error{path,
+                     "is damaged: " + (answered ? check.text(0) : std::string(sqlite3_errmsg(database))),
+                     "open a copy of it; this file was left untouched"};
+    }
+    return done();
+}
+
+Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const std::string& key) {
+    Statement statement(database,
+                        "SELECT phase, trusted_from, trusted_to, frequencies, real_parts, imaginary_parts "
+                        "FROM curve WHERE key = ?");
+    statement.bind(1, key);
+    if (!statement.step()) {
+        return Error{path, "curve " + key + " is missing", "the file is damaged"};
+    }
+    const auto* phase = std::ranges::find(phaseNames, statement.text(0));
+    const auto frequencies = statement.numbers(3);
+    const auto re = statement.numbers(4);
+    const auto im = statement.numbers(5);
+    const bool rising = std::ranges::adjacent_find(frequencies, std::greater_equal{}) == frequencies.end();
+    const bool shaped = frequencies.size() >= 2 && frequencies.size() == re.size() && re.size() == im.size();
+    if (phase == std::end(phaseNames) || !shaped || !rising || !(frequencies.front() > 0.0)) {
+        return Error{path, "curve " + key + " is not as it should be", "the file is damaged"};
+    }
+    std::vector<curve::Complex> values;
+    for (std::size_t i = 0; i < re.size(); ++i) {
+        values.emplace_back(re[i], im[i]);
+    }
+    return curve::Curve(frequencies,
+                        std::move(values),
+                        static_cast<curve::Phase>(phase - std::begin(phaseNames)),
+                        {statement.number(1), statement.number(2)});
+}
+
+using CurveCache = std::map<std::string, std::shared_ptr<const curve::Curve>>;
+
+/// The job of one step; its takes share curves with those of other steps.
+Result<Job> readJob(sqlite3* database, const std::string& path, const std::string& document, CurveCache& curves) {
+    YF_TRY(value, text::parseJson(document));
+    auto job = text::read<Job>(value, "");
+    if (!job) {
+        return Error{path, "holds a job that cannot be read: " + text::sentence(job.error()), ""};
+    }
+    for (Take& take : job->takes) {
+        auto& shared = curves[take.curveKey];
+        if (!shared) {
+            YF_TRY(curve, readCurve(database, path, take.curveKey));
+            shared = std::make_shared<const curve::Curve>(std::move(curve));
+        }
+        take.curve = shared;
+    }
+    return std::move(*job);
+}
+
+} // namespace
+
+std::string toDocument(const Job& job) { return text::writeJson(text::write(job)); }
+
+Store::Store(std::string path, sqlite3* database, bool readOnly)
+    : path_(std::move(path)), database_(database), readOnly_(readOnly) {}
+
+Store::Store(Store&& other) noexcept
+    : path_(std::move(other.path_)), database_(std::exchange(other.database_, nullptr)), readOnly_(other.readOnly_) {}
+
+Store& Store::operator=(Store&& other) noexcept {
+    std::swap(path_, other.path_);
+    std::swap(database_, other.database_);
+    std::swap(readOnly_, other.readOnly_);
+    return *this;
+}
+
+Store::~Store() { sqlite3_close(database_); }
+
+Result<Store> Store::create(const std::string& path, const History& history) {
+    struct stat info {};
+    if (::stat(path.c_str(), &info) == 0) {
+        return Error{path, "exists already", "choose another name; nothing was overwritten"};
+    }
+    YF_TRY(database, connect(path, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE));
+    Store store(path, database, false);
+    YF_TRY(prepared,
+           execute(path,
+                   database,
+                   "PRAGMA page_size=16384; PRAGMA journal_mode=DELETE; PRAGMA synchronous=FULL; "
+                   "PRAGMA foreign_keys=ON; BEGIN IMMEDIATE; PRAGMA application_id=" +
+                       std::to_string(applicationId) + "; PRAGMA user_version=" + std::to_string(formatVersion) + ";" +
+                       schema));
+    static_cast<void>(prepared);
+    for (const Step& step : history.steps()) {
+        YF_TRY(written, store.writeStep(step, Moved::appended));
+        static_cast<void>(written);
+    }
+    for (std::size_t k = history.steps().size() - 1; k > history.position(); --k) {
+        YF_TRY(moved, store.writeStep(history.steps()[k - 1], Moved::back));
+        static_cast<void>(moved);
+    }
+    YF_TRY(committed, execute(path, database, "COMMIT"));
+    static_cast<void>(committed);
+    return store;
+}
+
+Result<Store> Store::open(const std::string& path) {
+    if (auto error = checkFile(path)) {
+        return *error;
+    }
+    auto database = connect(path, SQLITE_OPEN_READWRITE);
+    if (!database) {
+        return database.error();
+    }
+    // Without the right to write SQLite opens for reading by itself.
+    Store store(path, *database, sqlite3_db_readonly(*database, "main") == 1);
+    YF_TRY(checked, checkContent(path, *database));
+    static_cast<void>(checked);
+    if (pragma(*database, "user_version") > formatVersion) {
+        store.readOnly_ = true;
+    } else {
+        YF_TRY(prepared, execute(path, *database, "PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON"));
+        static_cast<void>(prepared);
+    }
+    return store;
+}
+
+Result<Store> Store::openForReading(const std::string& path) {
+    if (auto error = checkFile(path)) {
+        return *error;
+    }
+    YF_TRY(database, connect(path, SQLITE_OPEN_READONLY));
+    Store store(path, database, true);
+    YF_TRY(checked, checkContent(path, database));
+    static_cast<void>(checked);
+    return store;
+}
+
+Result<History> Store::load() const {
+    Statement state(database_, "SELECT current FROM state");
+    if (!state.step()) {
+        return Error{path_, "has no current state", "the file is damaged"};
+    }
+    const sqlite3_int64 current = state.whole(0);
+    Statement rows(database_, "SELECT id, name, merge_key, document FROM step WHERE id > ? ORDER BY id");
+    rows.bind(1, current - static_cast<sqlite3_int64>(keptSteps));
+    std::vector<Step> steps;
+    std::optional<std::size_t> position;
+    CurveCache curves;
+    while (rows.step()) {
+        YF_TRY(job, readJob(database_, path_, rows.text(3), curves));
+        if (rows.whole(0) == current) {
+            position = steps.size();
+        }
+        steps.push_back({rows.text(1), rows.text(2), std::move(job)});
+    }
+    if (!position) {
+        return Error{path_, "has no current state", "the file is damaged"};
+    }
+    return History(std::move(steps), *position);
+}
+
+Done Store::writeCurves(const Job& job) {
+    for (const Take& take : job.takes) {
+        Statement present(database_, "SELECT 1 FROM curve WHERE key = ?");
+        present.bind(1, take.curveKey);
+        if (present.step()) {
+            continue;
+        }
+        std::vector<double> re;
+        std::vector<double> im;
+        for (const curve::Complex& v : take.curve->values()) {
+            re.push_back(v.real());
+            im.push_back(v.imag());
+        }
+        Statement insert(database_, "INSERT INTO curve VALUES(?,?,?,?,?,?,?)");
+        insert.bind(1, take.curveKey)
+            .bind(2, std::string(phaseNames[static_cast<std::size_t>(take.curve->phase())]))
+            .bind(3, take.curve->trusted().from)
+            .bind(4, take.curve->trusted().to)
+            .bind(5, take.curve->frequencies())
+            .bind(6, re)
+            .bind(7, im);
+        YF_TRY(inserted, finish(path_, database_, insert));
+        static_cast<void>(inserted);
+    }
+    return done();
+}
+
+Done Store::writeStep(const Step& step, Moved moved) {
+    if (moved == Moved::back || moved == Moved::forward) {
+        Statement move(database_,
+                       moved == Moved::back
+                           ? "UPDATE state SET current = (SELECT max(id) FROM step WHERE id < current)"
+                           : "UPDATE state SET current = (SELECT min(id) FROM step WHERE id > current)");
+        return finish(path_, database_, move);
+    }
+    YF_TRY(curves, writeCurves(step.job));
+    static_cast<void>(curves);
+    if (moved == Moved::merged) {
+        Statement update(database_,
+                         "UPDATE step SET name = ?, merge_key = ?, document = ? WHERE id = (SELECT current FROM state)");
+        update.bind(1, step.name).bind(2, step.mergeKey).bind(3, toDocument(step.job));
+        YF_TRY(updated, finish(path_, database_, update));
+        static_cast<void>(updated);
+        Statement drop(database_, "DELETE FROM step WHERE id > (SELECT current FROM state)");
+        return finish(path_, database_, drop);
+    }
+    Statement drop(database_, "DELETE FROM step WHERE id > (SELECT current FROM state) OR id <= (SELECT current FROM state) - ?");
+    drop.bind(1, static_cast<sqlite3_int64>(keptSteps));
+    YF_TRY(dropped, finish(path_, database_, drop));
+    static_cast<void>(dropped);
+    Statement insert(database_, "INSERT INTO step(name, merge_key, document) VALUES(?,?,?)");
+    insert.bind(1, step.name).bind(2, step.mergeKey).bind(3, toDocument(step.job));
+    YF_TRY(inserted, finish(path_, database_, insert));
+    static_cast<void>(inserted);
+    Statement point(database_, "INSERT INTO state VALUES(1, ?) ON CONFLICT(one) DO UPDATE SET current = excluded.current");
+    point.bind(1, sqlite3_last_insert_rowid(database_));
+    return finish(path_, database_, point);
+}
+
+Done Store::write(const Step& step, Moved moved) {
+    if (readOnly_) {
+        return Error{path_, "is open for reading only", "save a copy and go on there"};
+    }
+    YF_TRY(begun, execute(path_, database_, "BEGIN IMMEDIATE"));
+    static_cast<void>(begun);
+    auto written = writeStep(step, moved);
+    if (written) {
+        written = execute(path_, database_, "COMMIT");
+    }
+    if (!written) {
+        sqlite3_exec(database_, "ROLLBACK", nullptr, nullptr, nullptr);
+    }
+    return written;
+}
+
+Done Store::copyTo(const std::string& path) const {
+    struct stat info {};
+    if (::stat(path.c_str(), &info) == 0) {
+        return Error{path, "exists already", "choose another name; nothing was overwritten"};
+    }
+    Statement vacuum(database_, "VACUUM INTO ?");
+    vacuum.bind(1, path);
+    auto copied = finish(path, database_, vacuum);
+    if (!copied) {
+        ::remove(path.c_str());
+    }
+    return copied;
+}
+
+Done Store::integrityCheck() const {
+    Statement check(database_, "PRAGMA integrity_check");
+    if (!check.step() || check.text(0) != "ok") {
+        return Error{path_, "integrity check: " + check.text(0), ""};
+    }
+    return done();
+}
+
+} // namespace yf::job::store

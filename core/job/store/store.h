@@ -1,0 +1,73 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/history.h"
+
+#include <memory>
+#include <string>
+
+struct sqlite3;
+
+namespace yf::job::store {
+
+/// Marks a SQLite file as one of ours: "YFJB" at offset 68.
+inline constexpr int applicationId = 0x59464A42;
+
+/// Version of the schema, in user_version. docs/job-format.md describes it.
+inline constexpr int formatVersion = 1;
+
+/// Steps kept for undo after reopening.
+inline constexpr std::size_t keptSteps = 200;
+
+/// A job file: one SQLite database, one commit for each change, whole or not at all.
+///
+/// journal_mode=DELETE and synchronous=FULL: a killed process leaves the last confirmed change,
+/// and a copy of the file alone is never torn. Not for use from two threads at once.
+class Store {
+public:
+    /// A new file; one that exists is refused, never overwritten.
+    static Result<Store> create(const std::string& path, const History& history);
+
+    /// An existing file. Refused with words: not there, not a job file, damaged (quick_check).
+    /// A file of a newer version opens for reading only.
+    static Result<Store> open(const std::string& path);
+
+    /// Reading only, for the command line: nothing is written, not even a journal.
+    static Result<Store> openForReading(const std::string& path);
+
+    Store(Store&&) noexcept;
+    Store& operator=(Store&&) noexcept;
+    ~Store();
+
+    [[nodiscard]] bool readOnly() const { return readOnly_; }
+
+    [[nodiscard]] const std::string& path() const { return path_; }
+
+    /// The kept steps and the position among them.
+    [[nodiscard]] Result<History> load() const;
+
+    /// Writes what one change did, in one transaction. When it returns without an error the
+    /// change is on the disk; with an error the file is as before.
+    [[nodiscard]] Done write(const Step& step, Moved moved);
+
+    /// The whole file under another name, compacted; one that exists is refused.
+    [[nodiscard]] Done copyTo(const std::string& path) const;
+
+    /// SQLite's own full check; for tests and for a suspicious owner.
+    [[nodiscard]] Done integrityCheck() const;
+
+private:
+    Store(std::string path, sqlite3* database, bool readOnly);
+
+    [[nodiscard]] Done writeStep(const Step& step, Moved moved);
+    [[nodiscard]] Done writeCurves(const Job& job);
+
+    std::string path_;
+    sqlite3* database_{};
+    bool readOnly_{};
+};
+
+/// A job as JSON text for the document column: the field list of Job.
+[[nodiscard]] std::string toDocument(const Job& job);
+
+} // namespace yf::job::store

@@ -1,0 +1,55 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/curve/curve.h"
+#include "core/driver/impedance.h"
+
+#include <string>
+#include <vector>
+
+/// The invented drivers of the demo, computed from their own physics.
+namespace yf::demo {
+
+/// A resonance of the cone or the panel: (s² + s·g/q + 1)/(s² + s/q + 1), s = jf/f0.
+struct Peak {
+    double f0{};
+    double q{};
+    double height{}; ///< dB
+};
+
+/// A reflection: an edge of the cabinet, the microphone's stand.
+struct Echo {
+    double delay{}; ///< s after the direct sound
+    double share{}; ///< of its pressure
+};
+
+struct InventedDriver {
+    std::string name;
+    driver::ImpedanceModel impedance;
+    double level{};          ///< dB re 20 µPa in the pass band, 2.83 V, 1 m
+    double lowCorner{};      ///< Hz, second-order high-pass of driver and box
+    double lowQ{};
+    double highCorner{};     ///< Hz, where the cone gives up
+    int highOrder{};
+    double step{};           ///< dB that the baffle adds from low to high frequencies
+    double stepCentre{};     ///< Hz
+    std::vector<Peak> peaks;
+    std::vector<Echo> echoes;
+    double delay{};          ///< s behind the front's plane: the acoustic centre
+    double noiseFloor{};     ///< dB re 20 µPa, of each point
+    unsigned seed{};
+};
+
+[[nodiscard]] InventedDriver campion165();
+[[nodiscard]] InventedDriver teasel26();
+
+/// Pressure without noise, Pa for 2.83 V at 1 m, flight from the front's plane removed.
+[[nodiscard]] std::vector<curve::Complex> response(const InventedDriver& driver, const curve::Axis& axis);
+
+/// The same with noise floor, ripple of a few reflections and two digits after the point, as a
+/// text table with a header. `decimalComma` writes it as a German program would.
+[[nodiscard]] std::string responseTable(const InventedDriver& driver, bool decimalComma);
+
+[[nodiscard]] std::string impedanceTable(const InventedDriver& driver, bool decimalComma);
+
+} // namespace yf::demo
