@@ -2,6 +2,7 @@
 #include "core/job/edit.h"
 
 #include "core/curve/minimum_phase.h"
+#include "core/job/first_value.h"
 
 #include <algorithm>
 #include <cmath>
@@ -56,7 +57,7 @@ std::string valueText(network::PartKind kind, double value) {
     const auto index = static_cast<std::size_t>(kind);
     constexpr int digits = 4;
     // The trade writes 0.35 mH and 0.47 µF where pure engineering style would say 350 µH, 470 nF.
-    const double shown = value / customaryUnit(kind);
+    const double shown = value / network::customaryUnit(kind);
     constexpr double least = 0.01;
     constexpr double most = 1000.0;
     if (kind != network::PartKind::resistor && shown >= least && shown < most) {
@@ -66,9 +67,13 @@ std::string valueText(network::PartKind kind, double value) {
     return text::printEngineering(value, units[index], digits);
 }
 
-double customaryUnit(network::PartKind kind) {
-    static constexpr double units[] = {1.0, 1e-3, 1e-6};
-    return units[static_cast<std::size_t>(kind)];
+std::optional<std::string> questionAbout(const network::Part& part) {
+    const network::ValueRange usual = network::usualValues(part.kind);
+    if (part.value >= usual.lowest && part.value <= usual.highest) {
+        return std::nullopt;
+    }
+    return part.id + ": " + valueText(part.kind, part.value) + " is far outside what networks use (" +
+           valueText(part.kind, usual.lowest) + " to " + valueText(part.kind, usual.highest) + ").";
 }
 
 Edit changeTitle(std::string title) {
@@ -131,6 +136,46 @@ Edit changePart(const std::string& cabinet, const network::Part& part, std::stri
                 return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withPart(c, part); });
             },
             std::move(mergeKey)};
+}
+
+Edit stepPart(const std::string& cabinet, const std::string& id, network::ESeries series, int steps, std::string mergeKey) {
+    const auto partOf = [cabinet, id](const Job& job) {
+        const Cabinet* found = findCabinet(job, cabinet);
+        return found == nullptr ? std::nullopt : network::findPart(found->circuit, id);
+    };
+    Edit edit;
+    edit.name = "Change " + id;
+    edit.mergeKey = std::move(mergeKey);
+    edit.apply = [cabinet, id, series, steps, partOf](const Job& job) -> Result<Job> {
+        const auto part = partOf(job);
+        if (!part) {
+            return unknown("part", id);
+        }
+        const network::ValueRange usual = network::usualValues(part->kind);
+        const double value = network::stepValue(part->value, series, steps);
+        if (steps > 0 ? value > usual.highest : value < usual.lowest) {
+            return Error{id, "stands at the end of its usual values", "a value beyond " + valueText(part->kind, part->value) + " has to be typed"};
+        }
+        return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withPart(c, network::withValue(*part, value)); });
+    };
+    edit.nameAfter = [id, partOf](const Job& job) {
+        const auto part = partOf(job);
+        return part ? "Change " + id + " to " + valueText(part->kind, part->value) : "Change " + id;
+    };
+    return edit;
+}
+
+Edit insertNewPart(const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind) {
+    static constexpr std::string_view names[] = {"resistor", "coil", "capacitor"};
+    return {"Insert a " + std::string(names[static_cast<std::size_t>(kind)]) + (place.inLine ? " in the line" : " across the way"),
+            [cabinet, place, kind](const Job& job) -> Result<Job> {
+                YF_TRY(value, firstValue(job, cabinet, place, kind));
+                network::Part part;
+                part.kind = kind;
+                part.value = value;
+                return insertPart(cabinet, place, part).apply(job);
+            },
+            {}};
 }
 
 Edit insertPart(const std::string& cabinet, const network::SlotPlace& place, const network::Part& part) {

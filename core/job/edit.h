@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/job/job.h"
+#include "core/network/e_series.h"
 #include "core/network/ladder_edit.h"
 #include "core/network/prototype.h"
 
@@ -15,13 +16,17 @@ struct Edit {
     std::string name;
     std::function<Result<Job>(const Job&)> apply;
     std::string mergeKey;
+
+    /// The name where it depends on what comes out ("Change C2 to 6.8 µF" after a step); else empty.
+    std::function<std::string(const Job&)> nameAfter;
 };
 
 /// "6.8 µF", "0.35 mH", "3.3 Ω": a part's value as the trade writes it.
 [[nodiscard]] std::string valueText(network::PartKind kind, double value);
 
-/// Coils in mH, capacitors in µF, resistors in Ω: the unit that a bare number has at a part.
-[[nodiscard]] double customaryUnit(network::PartKind kind);
+/// A value that is possible but far outside what networks use, as a question for the person who
+/// typed it; nothing for a usual one.
+[[nodiscard]] std::optional<std::string> questionAbout(const network::Part& part);
 
 [[nodiscard]] Edit changeTitle(std::string title);
 
@@ -36,6 +41,13 @@ struct Edit {
 [[nodiscard]] Edit useMinimumPhase(const std::string& driver, TakeKind kind);
 
 [[nodiscard]] Edit changePart(const std::string& cabinet, const network::Part& part, std::string mergeKey = {});
+
+/// So many values of a series up or down from what the part is by then; losses follow.
+[[nodiscard]] Edit
+stepPart(const std::string& cabinet, const std::string& id, network::ESeries series, int steps, std::string mergeKey);
+
+/// A new part with the smallest value that is noticed (firstValue).
+[[nodiscard]] Edit insertNewPart(const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind);
 
 [[nodiscard]] Edit insertPart(const std::string& cabinet, const network::SlotPlace& place, const network::Part& part);
 

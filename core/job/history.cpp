@@ -11,15 +11,16 @@ History::History(std::vector<Step> steps, std::size_t position) : steps_(std::mo
 
 Result<Moved> History::apply(const Edit& edit) {
     YF_TRY(changed, edit.apply(job()));
+    std::string name = edit.nameAfter ? edit.nameAfter(changed) : edit.name;
     const Step& now = steps_[position_];
     const bool merges = !gestureEnded_ && !edit.mergeKey.empty() && edit.mergeKey == now.mergeKey && position_ > 0;
     gestureEnded_ = false;
     steps_.resize(position_ + 1);
     if (merges) {
-        steps_[position_] = Step{edit.name, edit.mergeKey, std::move(changed)};
+        steps_[position_] = Step{std::move(name), edit.mergeKey, std::move(changed)};
         return Moved::merged;
     }
-    steps_.push_back(Step{edit.name, edit.mergeKey, std::move(changed)});
+    steps_.push_back(Step{std::move(name), edit.mergeKey, std::move(changed)});
     ++position_;
     return Moved::appended;
 }

@@ -152,6 +152,10 @@ struct Job {
     bool operator==(const Job&) const = default;
 };
 
+/// Two drivers on a front of ordinary size and no parts yet: where a person with measured tables
+/// starts.
+[[nodiscard]] Job newTwoWay(const std::string& title);
+
 /// What refers to something must find it: mounts and networks their drivers, drivers their takes.
 [[nodiscard]] std::optional<Error> check(const Job& job);
 

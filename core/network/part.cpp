@@ -4,6 +4,7 @@
 #include "core/quantity/quantities.h"
 #include "core/text/fields.h"
 
+#include <algorithm>
 #include <array>
 #include <cmath>
 #include <numbers>
@@ -347,6 +348,56 @@ text::Value writeOnePort(const OnePort& port) {
         return list;
     }
     return text::Value::Object{{"parallel", list}};
+}
+
+Part withValue(const Part& old, double value) {
+    // Brooks coils of one wire: DCR ∝ L^0.6.
+    constexpr double windingExponent = 0.6;
+    Part part = old;
+    if (value == old.value) {
+        return part;
+    }
+    part.value = value;
+    part.dcr = old.dcr * std::pow(value / old.value, windingExponent);
+    part.esr = old.esr * old.value / value;
+    part.price.reset();
+    return part;
+}
+
+double customaryUnit(PartKind kind) {
+    static constexpr double units[] = {1.0, 1e-3, 1e-6};
+    return units[static_cast<std::size_t>(kind)];
+}
+
+Result<Part> typedPart(const Part& old, const std::string& text) {
+    std::vector<std::string> typed = words(text);
+    const auto firstKey = std::ranges::find_if(typed, [](const std::string& w) { return w.find('=') != std::string::npos; });
+    std::string head;
+    for (auto word = typed.begin(); word != firstKey; ++word) {
+        head += (head.empty() ? "" : " ") + *word;
+    }
+    Part part = old;
+    if (!head.empty() || firstKey == typed.end()) {
+        auto value = text::parseQuantity(head, unitOf(old.kind), customaryUnit(old.kind));
+        if (!value) {
+            return Error{old.id, value.error().given, value.error().allowed};
+        }
+        if (!(*value > 0.0)) {
+            return Error{old.id, "'" + head + "' given", "a part's value must be above zero; to be without it, take it out"};
+        }
+        YF_TRY(checked, inside(*value, quantityOf(old.kind), old.id));
+        static_cast<void>(checked);
+        part = withValue(old, *value);
+    }
+    for (auto word = firstKey; word != typed.end(); ++word) {
+        // By hand a decimal comma is as good as a point; in files it is not.
+        if (word->find('.') == std::string::npos) {
+            std::ranges::replace(*word, ',', '.');
+        }
+        YF_TRY(loss, readLossWord(part, *word, old.id));
+        static_cast<void>(loss);
+    }
+    return part;
 }
 
 ValueRange acceptedValues(PartKind kind) {

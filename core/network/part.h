@@ -86,6 +86,19 @@ void forEachPart(const OnePort& port, const std::function<void(const Part&)>& vi
 
 [[nodiscard]] text::Value writeOnePort(const OnePort& port);
 
+/// A part as somebody types it into its place: a value in any usual notation, losses and price as
+/// key=value behind it ("6u8", "0,35 mH dcr=0.2", "esr=0.05"). What is not typed stays, but a
+/// known loss follows a new value (withValue). A bare number is mH, µF or Ω.
+/// Fails with the part's ID as subject; nothing is changed.
+[[nodiscard]] Result<Part> typedPart(const Part& old, const std::string& text);
+
+/// The same make of part with another value: a coil's DCR goes with L^0.6 (same wire, same shape,
+/// docs/theory/network.md), a capacitor's ESR with 1/C (same loss factor); the price is unknown.
+[[nodiscard]] Part withValue(const Part& old, double value);
+
+/// Coils in mH, capacitors in µF, resistors in Ω: the unit that a bare number has at a part.
+[[nodiscard]] double customaryUnit(PartKind kind);
+
 /// Range in which a part's value is accepted; SI.
 struct ValueRange {
     double lowest{};

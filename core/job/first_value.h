@@ -1,0 +1,18 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/job.h"
+#include "core/network/ladder_edit.h"
+
+namespace yf::job {
+
+/// The value that a new part starts with, so that it can be seen but upsets nothing.
+///
+/// From the neutral end (in the line: a wire; across the way: an open circuit) through the E6
+/// values of usual networks, the first one that moves the sum by 0.1 dB somewhere in 20 Hz to
+/// 20 kHz; without responses the way's own drive stands for the sum, without impedances the middle
+/// of the usual values is taken. Fails: a cabinet or place that does not exist.
+[[nodiscard]] Result<double>
+firstValue(const Job& job, const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind);
+
+} // namespace yf::job

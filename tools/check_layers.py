@@ -1,0 +1,108 @@
+#!/usr/bin/env python3
+# SPDX-License-Identifier: GPL-3.0-or-later
+"""Reads every include of the project and names each one that looks the wrong way.
+
+usage: check_layers.py ROOT; exit status 1 and a line FILE:LINE for each wrong include.
+The order of the core's folders is that of core/CMakeLists.txt: a folder may use itself and those
+above it. What the other rooms may use stands in RULES below.
+"""
+import pathlib
+import re
+import sys
+
+INCLUDE = re.compile(r'^\s*#\s*include\s*([<"])([^>"]+)[>"]')
+QT = re.compile(r"^(Q[A-Z]|Qt[A-Z]|qcustomplot)")
+# Heavy or foreign libraries: in these folders only, and in sources only.
+LIBRARIES = {
+    "nlohmann/": ["core/text"],
+    "Eigen/": ["core/network", "core/driver"],
+    "sqlite3.h": ["core/job/store"],
+}
+# room: the prefixes of our own headers that it may include; Qt or not
+RULES = {
+    "core/": (["core/"], False),
+    "cli/": (["core/", "cli/"], False),
+    "demo/": (["core/", "demo/"], False),
+    "app/plots/": (["core/", "app/plots/", "app/theme/"], True),
+    "app/widgets/": (["core/", "app/widgets/", "app/theme/"], True),
+    "app/theme/": (["app/theme/"], True),
+    "app/evaluation/": (["core/", "app/evaluation/"], True),
+    "app/document/": (["core/", "app/document/"], True),
+    "app/": (["core/", "app/", "demo/"], True),
+    "speed/": (["core/", "app/", "demo/", "tests/", "speed/"], True),
+    "tests/": (["core/", "cli/", "app/", "demo/", "tests/", "speed/"], True),
+}
+# Parts of the window that know neither each other nor the job file.
+STAGES = ["app/measure/", "app/network/", "app/front/", "app/line/"]
+FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
+
+
+def core_order(root):
+    text = (root / "core/CMakeLists.txt").read_text()
+    return re.findall(r"add_subdirectory\((\w+)\)", text)
+
+
+def allowed(path):
+    for stage in STAGES:
+        if path.startswith(stage):
+            return FOR_STAGES + [stage], True
+    for room in sorted(RULES, key=len, reverse=True):
+        if path.startswith(room):
+            return RULES[room]
+    return None
+
+
+def complaint(path, quoted, name, order):
+    rule = allowed(path)
+    if rule is None:
+        return "this folder is not in the table of tools/check_layers.py"
+    prefixes, qt = rule
+    if not quoted:
+        if QT.match(name) and not qt:
+            return f"<{name}>: no Qt here"
+        for library, rooms in LIBRARIES.items():
+            if name.startswith(library) and not path.startswith("tests/"):
+                if not any(path.startswith(room + "/") for room in rooms) or not path.endswith(".cpp"):
+                    return f"<{name}>: only in sources of {', '.join(rooms)}"
+        return None
+    if not any(name.startswith(prefix) for prefix in prefixes):
+        return f'"{name}": not from here'
+    if path.startswith("core/") and name.startswith("core/"):
+        here, there = path.split("/")[1], name.split("/")[1]
+        if here not in order or there not in order:
+            return f'"{name}": its folder is not in core/CMakeLists.txt'
+        if order.index(there) > order.index(here):
+            return f'"{name}": {there} comes after {here}'
+        if name.startswith("core/job/store/") and here == "job" and not path.startswith("core/job/store/"):
+            return f'"{name}": only the store itself opens files'
+    if name.startswith("core/job/store/") and path.startswith(tuple(STAGES + ["app/plots/", "app/widgets/"])):
+        return f'"{name}": a stage does not know the job file'
+    return None
+
+
+def main(root):
+    root = pathlib.Path(root)
+    order = core_order(root)
+    wrong = files = 0
+    for folder in ["core", "devices", "cli", "app", "demo", "speed", "tests"]:
+        for file in sorted((root / folder).rglob("*")):
+            if file.suffix not in (".h", ".cpp"):
+                continue
+            files += 1
+            path = file.relative_to(root).as_posix()
+            for number, line in enumerate(file.read_text().splitlines(), 1):
+                found = INCLUDE.match(line)
+                if found:
+                    why = complaint(path, found[1] == '"', found[2], order)
+                    if why:
+                        wrong += 1
+                        print(f"{path}:{number}: {why}")
+    if files == 0:
+        print(f"{root}: no sources found")
+        return 1
+    print(f"{files} files, {wrong} wrong includes")
+    return 1 if wrong else 0
+
+
+if __name__ == "__main__":
+    sys.exit(main(sys.argv[1] if len(sys.argv) > 1 else "."))
