@@ -197,6 +197,14 @@ Edit removePart(const std::string& cabinet, const std::string& id) {
             {}};
 }
 
+Edit bypassPart(const std::string& cabinet, const std::string& id) {
+    return {"Without " + id,
+            [cabinet, id](const Job& job) {
+                return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withoutSlotOf(c, id); });
+            },
+            {}};
+}
+
 Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName) {
     return {"Reverse " + driverName,
             [cabinet, way](const Job& job) {

@@ -53,6 +53,9 @@ stepPart(const std::string& cabinet, const std::string& id, network::ESeries ser
 
 [[nodiscard]] Edit removePart(const std::string& cabinet, const std::string& id);
 
+/// Without the slot that holds the part: a wire in the line, nothing across the way. For a look.
+[[nodiscard]] Edit bypassPart(const std::string& cabinet, const std::string& id);
+
 /// Reverses the driver at the end of a way; `driverName` is for the name of the edit.
 [[nodiscard]] Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName);
 

@@ -4,7 +4,7 @@
 namespace yf::text {
 
 std::string sentence(const Error& error) {
-    std::string line = error.subject + ": " + error.given;
+    std::string line = (error.subject.empty() ? "" : error.subject + ": ") + error.given;
     if (!error.allowed.empty()) {
         line += ", " + error.allowed;
     }

@@ -1,0 +1,73 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/store/store.h"
+
+#include <QObject>
+
+#include <condition_variable>
+#include <deque>
+#include <mutex>
+#include <thread>
+
+namespace yf::app {
+
+/// Writes each change of a history into the job file, in order, on a thread of its own.
+///
+/// A change that could not be written stays first in the queue and is tried again with the next
+/// one and every few seconds, so that the file is always a true earlier state and nothing is lost.
+class Saver final : public QObject {
+    Q_OBJECT
+
+public:
+    explicit Saver(job::store::Store store, QObject* parent = nullptr);
+
+    /// Waits for what is queued, as far as it can be written.
+    ~Saver() override;
+
+    void write(const job::Step& step, job::Moved moved);
+
+    /// True when everything written so far is on the disk.
+    [[nodiscard]] bool settled() const { return confirmed_ == asked_; }
+
+    /// Blocks until the queue is empty or its first change cannot be written.
+    void wait();
+
+    /// A copy of the file as it stands on the disk.
+    [[nodiscard]] Done copyTo(const std::string& path);
+
+    [[nodiscard]] const std::string& path() const { return path_; }
+
+    [[nodiscard]] bool readOnly() const { return readOnly_; }
+
+Q_SIGNALS:
+    /// `count` changes have reached the disk since the beginning.
+    void saved(quint64 count);
+    void failed(const QString& why);
+
+private:
+    struct Change {
+        job::Step step;
+        job::Moved moved{};
+        quint64 number{};
+    };
+
+    void work();
+
+    std::string path_;
+    bool readOnly_{};
+    std::mutex mutex_;
+    std::mutex storeMutex_;
+    std::condition_variable wake_;
+    std::condition_variable idle_;
+    std::deque<Change> queue_;
+    bool busy_{};
+    bool stuck_{};
+    bool stop_{};
+    quint64 asked_{};
+    quint64 confirmed_{};
+    job::store::Store store_;
+    std::thread worker_;
+};
+
+} // namespace yf::app

@@ -1,0 +1,63 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/line/line_bar.h"
+
+#include "core/report/line.h"
+
+#include "app/theme/theme.h"
+#include "app/widgets/words.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QToolButton>
+
+namespace yf::app {
+
+LineBar::LineBar(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("line"));
+    row_ = new QHBoxLayout(this);
+    row_->setContentsMargins(8, 3, 12, 3);
+    row_->setSpacing(4);
+    row_->addStretch(1);
+    saved_ = new QLabel(this);
+    saved_->setObjectName(QStringLiteral("line_saved"));
+    saved_->setFont(figureFont(9.0));
+    row_->addWidget(saved_);
+}
+
+void LineBar::display(const std::vector<report::Figure>& figures) {
+    while (static_cast<std::size_t>(buttons_.size()) < figures.size()) {
+        auto* button = new QToolButton(this);
+        button->setFont(figureFont(10.0));
+        button->setProperty("flat", true);
+        button->setCursor(Qt::PointingHandCursor);
+        row_->insertWidget(static_cast<int>(buttons_.size()), button);
+        connect(button, &QToolButton::clicked, this, [this, button] { Q_EMIT asked(button->objectName().mid(5)); });
+        buttons_.push_back(button);
+    }
+    for (qsizetype i = 0; i < buttons_.size(); ++i) {
+        const report::Figure& figure = figures[static_cast<std::size_t>(i)];
+        buttons_[i]->setObjectName(QStringLiteral("line_") + words(figure.id));
+        buttons_[i]->setText(words(figure.text));
+        buttons_[i]->setToolTip(words(figure.explains));
+        buttons_[i]->setAccessibleName(tr("%1: %2").arg(words(figure.id), words(figure.text)));
+    }
+}
+
+void LineBar::setSaving(bool settled) {
+    saved_->setText(settled ? tr("saved") : tr("saving …"));
+    saved_->setToolTip({});
+}
+
+void LineBar::setNotSaved(const QString& why) {
+    saved_->setText(QStringLiteral("■ ") + tr("not saved; trying again"));
+    saved_->setToolTip(why);
+}
+
+QString LineBar::textOf(const QString& figure) const {
+    const auto* button = findChild<QToolButton*>(QStringLiteral("line_") + figure);
+    return button == nullptr ? QString{} : button->text();
+}
+
+QString LineBar::savedText() const { return saved_->text(); }
+
+} // namespace yf::app

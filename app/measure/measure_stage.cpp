@@ -1,0 +1,177 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/measure/measure_stage.h"
+
+#include "app/plots/curves.h"
+#include "app/plots/plot.h"
+#include "app/widgets/words.h"
+
+#include <QDragEnterEvent>
+#include <QGridLayout>
+#include <QLabel>
+#include <QMimeData>
+#include <QPushButton>
+#include <QUrl>
+
+namespace yf::app {
+
+namespace {
+
+using job::TakeKind;
+
+QLabel* wordsLabel(QWidget* parent, const QString& name) {
+    auto* label = new QLabel(parent);
+    label->setObjectName(name);
+    label->setWordWrap(true);
+    label->setTextFormat(Qt::PlainText);
+    return label;
+}
+
+QString toldOf(const job::Take* take, TakeKind kind) {
+    if (take == nullptr) {
+        return kind == TakeKind::response
+                   ? MeasureStage::tr("No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.")
+                   : MeasureStage::tr("No impedance yet. Drop a table of frequency, ohms and phase on the driver; without it no network can be computed.");
+    }
+    QStringList said{words(take->name) + (take->date.empty() ? QString{} : QStringLiteral(" · ") + words(take->date)) + QStringLiteral(" ·")};
+    said << words(take->understood);
+    const curve::Range trusted = take->curve->trusted();
+    if (trusted != take->curve->extent()) {
+        said << MeasureStage::tr("Believed from %1 to %2; drawn thin and broken beyond.")
+                    .arg(words(text::printEngineering(trusted.from, "Hz")), words(text::printEngineering(trusted.to, "Hz")));
+    }
+    if (take->curve->phase() == curve::Phase::none) {
+        said << MeasureStage::tr("No phase: it cannot be summed or loaded yet.");
+    } else if (take->curve->phase() == curve::Phase::minimum) {
+        said << MeasureStage::tr("Phase computed from the levels (minimum phase); it holds no flight time.");
+    }
+    return said.join(u' ');
+}
+
+QString footOf(const job::Take* take) {
+    if (take == nullptr) {
+        return {};
+    }
+    QString foot = MeasureStage::tr("house scale, unsmoothed");
+    if (take->kind == TakeKind::response) {
+        foot += MeasureStage::tr(", %1 V, %2 m").arg(take->drive).arg(take->distance);
+    }
+    return take->date.empty() ? foot : foot + QStringLiteral(", ") + words(take->date);
+}
+
+} // namespace
+
+MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
+    setObjectName(QStringLiteral("stage_measure"));
+    setAcceptDrops(true);
+    name_ = wordsLabel(this, QStringLiteral("measure_driver"));
+    QFont big = font();
+    big.setPointSizeF(14.0);
+    big.setWeight(QFont::DemiBold);
+    name_->setFont(big);
+    open_ = new QPushButton(tr("Open table …"), this);
+    open_->setObjectName(QStringLiteral("measure_open"));
+    connect(open_, &QPushButton::clicked, this, [this] { Q_EMIT tablesWanted(words(driver_)); });
+    responseTold_ = wordsLabel(this, QStringLiteral("measure_response_told"));
+    impedanceTold_ = wordsLabel(this, QStringLiteral("measure_impedance_told"));
+    const auto minimum = [this](TakeKind kind, const QString& name) {
+        auto* button = new QPushButton(tr("Use the minimum phase"), this);
+        button->setObjectName(name);
+        button->setToolTip(tr("Computes the phase from the levels: right for a single driver but for its flight time. Joins as a new take; can be undone."));
+        connect(button, &QPushButton::clicked, this, [this, kind] { Q_EMIT edited(job::useMinimumPhase(driver_, kind)); });
+        return button;
+    };
+    minimumResponse_ = minimum(TakeKind::response, QStringLiteral("measure_minimum_response"));
+    minimumImpedance_ = minimum(TakeKind::impedance, QStringLiteral("measure_minimum_impedance"));
+    plots_ = {new Plot(PlotKind::level, tr("Response"), this), new Plot(PlotKind::phase, tr("Response phase"), this),
+              new Plot(PlotKind::impedance, tr("Impedance"), this), new Plot(PlotKind::phase, tr("Impedance phase"), this)};
+    for (Plot* plot : plots_) {
+        plot->setObjectName(QStringLiteral("measure_") + plot->objectName());
+    }
+    followCrosshairs();
+
+    auto* grid = new QGridLayout(this);
+    grid->setContentsMargins(8, 4, 8, 4);
+    grid->setHorizontalSpacing(8);
+    grid->setVerticalSpacing(4);
+    auto* head = new QHBoxLayout;
+    head->addWidget(name_, 1);
+    head->addWidget(open_);
+    grid->addLayout(head, 0, 0, 1, 2);
+    for (int column = 0; column < 2; ++column) {
+        auto* told = new QHBoxLayout;
+        told->addWidget(column == 0 ? responseTold_ : impedanceTold_, 1, Qt::AlignTop);
+        told->addWidget(column == 0 ? minimumResponse_ : minimumImpedance_, 0, Qt::AlignTop);
+        grid->addLayout(told, 1, column);
+        grid->addWidget(plots_[2 * column], 2, column);
+        grid->addWidget(plots_[2 * column + 1], 3, column);
+        grid->setColumnStretch(column, 1);
+    }
+    grid->setRowStretch(2, 5);
+    grid->setRowStretch(3, 3);
+}
+
+void MeasureStage::followCrosshairs() {
+    for (Plot* moved : plots_) {
+        connect(moved, &Plot::crosshairMoved, this, [this, moved](double f) {
+            for (Plot* plot : plots_) {
+                if (plot != moved) {
+                    plot->setCrosshair(f);
+                }
+            }
+        });
+    }
+}
+
+QString MeasureStage::state(const Sight& sight) const {
+    const auto count = sight.present->job.takes.size();
+    return count == 0 ? tr("nothing yet") : count == 1 ? tr("1 take") : tr("%1 takes").arg(count);
+}
+
+void MeasureStage::display(const Sight& sight) {
+    driver_ = sight.driver;
+    const job::Job& job = sight.shown().job;
+    const job::Driver* driver = job::findDriver(job, driver_);
+    open_->setEnabled(driver != nullptr);
+    name_->setText(driver == nullptr ? tr("No driver chosen") : words(driver->name));
+    band_ = driver == nullptr ? job::Band::low : driver->band;
+    for (const TakeKind kind : {TakeKind::response, TakeKind::impedance}) {
+        showTake(driver == nullptr ? nullptr : job::takeInUse(job, *driver, kind), kind);
+    }
+}
+
+void MeasureStage::showTake(const job::Take* take, TakeKind kind) {
+    const bool response = kind == TakeKind::response;
+    (response ? responseTold_ : impedanceTold_)->setText(toldOf(take, kind));
+    (response ? minimumResponse_ : minimumImpedance_)->setVisible(take != nullptr && take->curve->phase() == curve::Phase::none);
+    Picture size{.empty = response ? tr("no response yet") : tr("no impedance yet"), .foot = footOf(take)};
+    Picture phase{.empty = tr("no phase")};
+    if (take != nullptr) {
+        const TraceName name{response ? QStringLiteral("response") : QStringLiteral("impedance"), response ? tr("level") : tr("|Z|")};
+        size.traces = {traceOf(name, strokeOf(band_), *take->curve, response ? Shown::level : Shown::modulus)};
+        if (take->curve->phase() != curve::Phase::none) {
+            phase.traces = {traceOf({name.id, tr("phase")}, strokeOf(band_), *take->curve, Shown::phase)};
+            phase.foot = tr("wrapped to ±180°, no delay removed");
+        }
+    }
+    plots_[response ? 0 : 2]->display(size);
+    plots_[response ? 1 : 3]->display(phase);
+}
+
+void MeasureStage::reveal(const QString& /*figure*/) { plots_.front()->setFocus(); }
+
+void MeasureStage::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls() && !driver_.empty()) {
+        event->acceptProposedAction();
+    }
+}
+
+void MeasureStage::dropEvent(QDropEvent* event) {
+    QStringList files;
+    for (const QUrl& url : event->mimeData()->urls()) {
+        files << url.toLocalFile();
+    }
+    event->acceptProposedAction();
+    Q_EMIT tablesGiven(words(driver_), files);
+}
+
+} // namespace yf::app

@@ -1,0 +1,275 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/network/lane_layout.h"
+
+#include "core/text/number.h"
+
+#include "app/widgets/words.h"
+
+#include <QCoreApplication>
+
+#include <algorithm>
+
+namespace yf::app {
+
+namespace {
+
+using network::Joining;
+using network::OnePort;
+
+constexpr QSize tileSize{104, 38};
+constexpr QSize noteSize{104, 38};
+constexpr int insertWidth = 24;
+constexpr int insertHeight = 28;
+constexpr int chainGap = 10; ///< between parts in series
+constexpr int sideGap = 8;   ///< between parts in parallel
+constexpr int barRoom = 10;  ///< where parallel branches come together
+constexpr int endWidth = 150;
+constexpr int laneGap = 10;
+constexpr int firstSlot = 92;
+
+/// Which way the current runs through a one-port.
+enum class Run { across, down };
+
+int along(QSize size, Run run) { return run == Run::across ? size.width() : size.height(); }
+
+int beside(QSize size, Run run) { return run == Run::across ? size.height() : size.width(); }
+
+QSize sized(int alongLength, int besideLength, Run run) {
+    return run == Run::across ? QSize(alongLength, besideLength) : QSize(besideLength, alongLength);
+}
+
+QSize measure(const OnePort& port, Run run) {
+    const network::Composite* composite = port.composite();
+    if (composite == nullptr) {
+        return tileSize;
+    }
+    int length = 0;
+    int breadth = 0;
+    const bool chain = composite->joining == Joining::series;
+    for (const OnePort& inner : composite->ports) {
+        const QSize size = measure(inner, run);
+        if (chain) {
+            length += along(size, run) + (length > 0 ? chainGap : 0);
+            breadth = std::max(breadth, beside(size, run));
+        } else {
+            length = std::max(length, along(size, run));
+            breadth += beside(size, run) + (breadth > 0 ? sideGap : 0);
+        }
+    }
+    return sized(length + (chain ? 0 : 2 * barRoom), breadth, run);
+}
+
+class Builder {
+public:
+    LaneLayout take() { return std::move(layout_); }
+
+    void note(const QString& text, const QRect& rect) {
+        layout_.notes.push_back({rect, text});
+        reach(rect);
+    }
+
+    void lane(const network::Section& section, std::optional<std::size_t> way) {
+        const Heights heights = heightsOf(section);
+        const int rail = y_ + heights.rail / 2;
+        const int returnRail = y_ + heights.rail + (heights.hanging > 0 ? heights.hanging + 2 * laneGap : laneGap);
+        int x = firstSlot;
+        int hangingRight = firstSlot;
+        layout_.wires.push_back({hotPost, rail, x, rail});
+        for (std::size_t k = 0; k < section.ladder.size(); ++k) {
+            x = insertAt(x, rail, way, k);
+            behind_ = {way.value_or(0), k + 1, true};
+            if (const auto* series = std::get_if<network::SeriesSlot>(&section.ladder[k])) {
+                const QSize size = measure(series->port, Run::across);
+                place(series->port, QRect(x, rail - size.height() / 2, size.width(), size.height()), Run::across);
+                x += size.width();
+            } else if (const auto* shunt = std::get_if<network::ShuntSlot>(&section.ladder[k])) {
+                const QSize size = measure(shunt->port, Run::down);
+                const int node = std::max(x, hangingRight + sideGap + size.width() / 2);
+                layout_.wires.push_back({x, rail, node, rail});
+                layout_.joints.push_back({node, rail});
+                const QRect room(node - size.width() / 2, y_ + heights.rail + laneGap, size.width(), size.height());
+                layout_.wires.push_back({node, rail, node, room.top()});
+                place(shunt->port, room, Run::down);
+                layout_.wires.push_back({node, room.top() + room.height(), node, returnRail});
+                layout_.joints.push_back({node, returnRail});
+                hangingRight = node + size.width() / 2;
+                x = node;
+            } else {
+                note(otherSlot(section.ladder[k]), QRect(QPoint(x, rail - noteSize.height() / 2), noteSize));
+                x += noteSize.width();
+            }
+        }
+        x = insertAt(x, rail, way, section.ladder.size());
+        rightmost_ = std::max({rightmost_, x, hangingRight + sideGap});
+        layout_.lanes.push_back({.name = words(section.name), .driver = {}, .rect = QRect(0, y_, x, returnRail - y_), .rail = rail, .returnRail = returnRail});
+        railEnds_.push_back(x);
+        if (const auto* end = std::get_if<network::DriverEnd>(&section.end)) {
+            layout_.lanes.back().driver = end->driver;
+            layout_.ends.push_back({way.value_or(0), *end, {}, rail, returnRail});
+        }
+        y_ = returnRail + laneGap + 4;
+    }
+
+    /// Drivers stand one under the other at the right.
+    void finish() {
+        for (qsizetype i = 0; i < layout_.lanes.size(); ++i) {
+            LaneLayout::Lane& lane = layout_.lanes[i];
+            layout_.wires.push_back({railEnds_[i], lane.rail, rightmost_, lane.rail});
+            layout_.wires.push_back({returnPost, lane.returnRail, rightmost_, lane.returnRail});
+            lane.rect.setWidth(rightmost_ + endWidth);
+        }
+        for (LaneLayout::End& end : layout_.ends) {
+            end.rect = QRect(rightmost_, end.rail - tileSize.height() / 2, endWidth,
+                             std::max(end.returnRail - end.rail + tileSize.height() / 2 + 9, 64));
+            reach(end.rect);
+        }
+        reach(QRect(0, 0, rightmost_, y_ - laneGap));
+        layout_.size = bounds_;
+    }
+
+private:
+    struct Heights {
+        int rail{tileSize.height()};
+        int hanging{};
+    };
+
+    static Heights heightsOf(const network::Section& section) {
+        Heights heights;
+        for (const network::Slot& slot : section.ladder) {
+            if (const auto* series = std::get_if<network::SeriesSlot>(&slot)) {
+                heights.rail = std::max(heights.rail, measure(series->port, Run::across).height());
+            } else if (const auto* shunt = std::get_if<network::ShuntSlot>(&slot)) {
+                heights.hanging = std::max(heights.hanging, measure(shunt->port, Run::down).height());
+            }
+        }
+        return heights;
+    }
+
+    static QString otherSlot(const network::Slot& slot) {
+        if (const auto* transformer = std::get_if<network::TransformerSlot>(&slot)) {
+            return QCoreApplication::translate("LaneLayout", "transformer\n1 : %1").arg(transformer->ratio);
+        }
+        const auto& control = std::get<network::ControlSlot>(slot);
+        return QCoreApplication::translate("LaneLayout", "level control\n%1 at %2 %")
+            .arg(words(text::printEngineering(control.total, "Ω")))
+            .arg(100.0 * control.position, 0, 'f', 0);
+    }
+
+    int insertAt(int x, int rail, std::optional<std::size_t> way, std::size_t slot) {
+        if (way) {
+            const QRect rect(x, rail - insertHeight / 2, insertWidth, insertHeight);
+            layout_.inserts.push_back({{*way, slot, true}, rect});
+        }
+        layout_.wires.push_back({x, rail, x + insertWidth, rail});
+        return x + insertWidth;
+    }
+
+    /// Fills `room`; the current enters in the middle of its first edge and leaves opposite.
+    void place(const OnePort& port, const QRect& room, Run run) {
+        const network::Composite* composite = port.composite();
+        if (composite == nullptr) {
+            const QRect rect(QPoint(room.x() + (room.width() - tileSize.width()) / 2, room.y() + (room.height() - tileSize.height()) / 2), tileSize);
+            layout_.tiles.push_back({port.part()->id, rect, run == Run::down, behind_});
+            connectEnds(rect, room, run);
+            reach(rect);
+        } else if (composite->joining == Joining::series) {
+            placeChain(*composite, room, run);
+        } else {
+            placeBranches(*composite, room, run);
+        }
+    }
+
+    void placeChain(const network::Composite& composite, const QRect& room, Run run) {
+        int at = run == Run::across ? room.x() : room.y();
+        const int stretch = along(room.size(), run) - along(measure(OnePort{composite}, run), run);
+        bool first = true;
+        for (const OnePort& inner : composite.ports) {
+            if (!first) {
+                wire(room, run, at, at + chainGap);
+                at += chainGap;
+            }
+            // What room is left over goes to the first part's leads.
+            const int length = along(measure(inner, run), run) + (first ? stretch : 0);
+            place(inner, run == Run::across ? QRect(at, room.y(), length, room.height()) : QRect(room.x(), at, room.width(), length), run);
+            at += length;
+            first = false;
+        }
+    }
+
+    void placeBranches(const network::Composite& composite, const QRect& room, Run run) {
+        const int start = run == Run::across ? room.x() : room.y();
+        const int length = along(room.size(), run);
+        const int inner = length - 2 * barRoom;
+        int at = run == Run::across ? room.y() : room.x();
+        int firstMiddle = 0;
+        int lastMiddle = 0;
+        for (std::size_t i = 0; i < composite.ports.size(); ++i) {
+            const int breadth = beside(measure(composite.ports[i], run), run);
+            place(composite.ports[i],
+                  run == Run::across ? QRect(start + barRoom, at, inner, breadth) : QRect(at, start + barRoom, breadth, inner),
+                  run);
+            lastMiddle = at + breadth / 2;
+            firstMiddle = i == 0 ? lastMiddle : firstMiddle;
+            at += breadth + sideGap;
+        }
+        for (const int bar : {start + barRoom, start + length - barRoom}) {
+            layout_.wires.push_back(run == Run::across ? QLine(bar, firstMiddle, bar, lastMiddle) : QLine(firstMiddle, bar, lastMiddle, bar));
+        }
+        wire(room, run, start, start + barRoom);
+        wire(room, run, start + length - barRoom, start + length);
+    }
+
+    /// A piece of wire in the middle of a room, from one coordinate of its run to another.
+    void wire(const QRect& room, Run run, int from, int to) {
+        const int middle = run == Run::across ? room.y() + room.height() / 2 : room.x() + room.width() / 2;
+        layout_.wires.push_back(run == Run::across ? QLine(from, middle, to, middle) : QLine(middle, from, middle, to));
+    }
+
+    void connectEnds(const QRect& rect, const QRect& room, Run run) {
+        const int from = run == Run::across ? room.x() : room.y();
+        const int to = from + along(room.size(), run);
+        const int tileFrom = run == Run::across ? rect.x() : rect.y();
+        wire(room, run, from, tileFrom);
+        wire(room, run, tileFrom + along(rect.size(), run), to);
+    }
+
+    void reach(const QRect& rect) { bounds_ = bounds_.expandedTo(QSize(rect.x() + rect.width() + 2, rect.y() + rect.height() + 2)); }
+
+    LaneLayout layout_;
+    network::SlotPlace behind_;
+    QVector<int> railEnds_;
+    int y_{2};
+    int rightmost_{};
+    QSize bounds_;
+};
+
+} // namespace
+
+LaneLayout layOut(const network::Circuit& circuit) {
+    Builder builder;
+    const network::Section* tree = circuit.tree();
+    const QRect whole(16, 8, 560, 60);
+    if (tree == nullptr) {
+        builder.note(QCoreApplication::translate("LaneLayout", "This network is a free net, not a ladder: it is computed, but cannot be drawn as lanes."), whole);
+        builder.finish();
+        return builder.take();
+    }
+    const auto* ways = std::get_if<network::Ways>(&tree->end);
+    if (ways == nullptr) {
+        builder.lane(*tree, 0);
+        builder.finish();
+        return builder.take();
+    }
+    if (!tree->ladder.empty()) {
+        network::Section common = *tree;
+        common.name = QCoreApplication::translate("LaneLayout", "all ways").toStdString();
+        builder.lane(common, std::nullopt);
+    }
+    for (std::size_t w = 0; w < ways->sections.size(); ++w) {
+        builder.lane(ways->sections[w], w);
+    }
+    builder.finish();
+    return builder.take();
+}
+
+} // namespace yf::app

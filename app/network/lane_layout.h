@@ -1,0 +1,68 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/network/ladder_edit.h"
+
+#include <QLine>
+#include <QRect>
+#include <QString>
+#include <QVector>
+
+namespace yf::app {
+
+/// Where everything of the lanes stands; drawing and hands come later.
+///
+/// Each way is a lane from the amplifier's posts at the left to its driver at the right: series
+/// parts on the rail, shunt parts hanging from it to the return rail below. A composite is drawn as
+/// it is wired: in series one behind the other, in parallel side by side.
+struct LaneLayout {
+    struct Tile {
+        std::string part;
+        QRect rect;
+        bool hanging{}; ///< current runs from top to bottom
+        network::SlotPlace behind; ///< the place right behind its slot
+    };
+
+    struct Insert {
+        network::SlotPlace place; ///< inLine is left to the person
+        QRect rect;
+    };
+
+    struct End {
+        std::size_t way{};
+        network::DriverEnd driver;
+        QRect rect;
+        int rail{};      ///< y of the hot rail
+        int returnRail{};
+    };
+
+    struct Lane {
+        QString name;
+        std::string driver; ///< empty: the common ladder
+        QRect rect;
+        int rail{};
+        int returnRail{};
+    };
+
+    struct Note {
+        QRect rect;
+        QString text; ///< a transformer, a level control, or why something is not drawn
+    };
+
+    QVector<Tile> tiles;
+    QVector<Insert> inserts;
+    QVector<End> ends;
+    QVector<Lane> lanes;
+    QVector<Note> notes;
+    QVector<QLine> wires;
+    QVector<QPoint> joints;
+    QSize size;
+};
+
+[[nodiscard]] LaneLayout layOut(const network::Circuit& circuit);
+
+/// x of the amplifier's posts.
+inline constexpr int hotPost = 62;
+inline constexpr int returnPost = 78;
+
+} // namespace yf::app

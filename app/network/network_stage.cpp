@@ -1,0 +1,163 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/network/network_stage.h"
+
+#include "core/text/sentence.h"
+
+#include "app/network/lanes_view.h"
+#include "app/network/pictures.h"
+#include "app/network/start_bar.h"
+#include "app/plots/plot.h"
+#include "app/widgets/words.h"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+namespace yf::app {
+
+NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
+    setObjectName(QStringLiteral("stage_network"));
+    response_ = new Plot(PlotKind::level, tr("Response"), this);
+    phase_ = new Plot(PlotKind::phase, tr("Phase"), this);
+    impedance_ = new Plot(PlotKind::impedance, tr("Impedance"), this);
+    start_ = new StartBar(this);
+    lanes_ = new LanesView(this);
+    scroll_ = new QScrollArea(this);
+    scroll_->setWidget(lanes_);
+    scroll_->setWidgetResizable(true);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    series_ = new QComboBox(this);
+    series_->setObjectName(QStringLiteral("wheel_series"));
+    series_->setAccessibleName(tr("Values that the wheel steps through"));
+    series_->setToolTip(tr("Preferred values of IEC 60063 that wheel and ↑↓ step through; Shift steps through E192."));
+    series_->addItems({QStringLiteral("E3"), QStringLiteral("E6"), QStringLiteral("E12"), QStringLiteral("E24"), QStringLiteral("E48"), QStringLiteral("E96")});
+    series_->setCurrentIndex(static_cast<int>(network::ESeries::E12));
+
+    auto* side = new QVBoxLayout;
+    side->setSpacing(4);
+    side->addWidget(phase_, 1);
+    side->addWidget(impedance_, 1);
+    auto* pictures = new QHBoxLayout;
+    pictures->setSpacing(4);
+    pictures->addWidget(response_, 5);
+    pictures->addLayout(side, 3);
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(start_, 1, Qt::AlignTop);
+    auto* steps = new QLabel(tr("wheel"), this);
+    steps->setMinimumHeight(28);
+    steps->setBuddy(series_);
+    bar->addWidget(steps, 0, Qt::AlignTop);
+    bar->addWidget(series_, 0, Qt::AlignTop);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(8, 4, 8, 4);
+    column->setSpacing(4);
+    column->addLayout(pictures, 1);
+    column->addLayout(bar);
+    column->addWidget(scroll_);
+    connectPlots();
+    connectLanes();
+    connectStart();
+}
+
+void NetworkStage::connectPlots() {
+    const QVector<Plot*> plots{response_, phase_, impedance_};
+    for (Plot* moved : plots) {
+        connect(moved, &Plot::crosshairMoved, this, [plots, moved](double f) {
+            for (Plot* plot : plots) {
+                if (plot != moved) {
+                    plot->setCrosshair(f);
+                }
+            }
+        });
+    }
+}
+
+void NetworkStage::connectLanes() {
+    connect(lanes_, &LanesView::edited, this, &Stage::edited);
+    connect(lanes_, &LanesView::gestureEnded, this, &Stage::gestureEnded);
+    connect(lanes_, &LanesView::previewed, this, &Stage::previewed);
+    connect(lanes_, &LanesView::previewEnded, this, &Stage::previewEnded);
+    connect(series_, &QComboBox::currentIndexChanged, this, [this](int index) { lanes_->setSeries(static_cast<network::ESeries>(index)); });
+}
+
+void NetworkStage::connectStart() {
+    connect(start_, &StartBar::proposed, this, [this](const job::Start& start) { Q_EMIT previewed(job::startNetwork(cabinet_, start)); });
+    connect(start_, &StartBar::left, this, &Stage::previewEnded);
+    connect(start_, &StartBar::taken, this, [this](const job::Start& start) {
+        start_->endProposal();
+        Q_EMIT previewEnded();
+        Q_EMIT edited(job::startNetwork(cabinet_, start));
+    });
+}
+
+QString NetworkStage::state(const Sight& sight) const {
+    const job::CabinetResult* result = sight.present->evaluation.find(sight.cabinet);
+    if (result == nullptr || !result->corridor) {
+        return result != nullptr && result->parts > 0 ? tr("%1 parts").arg(result->parts) : tr("nothing yet");
+    }
+    return QStringLiteral("±") + words(text::printFixed(result->corridor->deviation, 1)) + QChar(0x202F) + QStringLiteral("dB");
+}
+
+void NetworkStage::tellLoads(const Sight& sight) {
+    const job::Cabinet& cabinet = *sight.shownCabinet();
+    const auto loads = job::loadsAtCrossover(sight.shown().job, cabinet, start_->start().fx);
+    if (!loads) {
+        start_->tellLoads(words(text::sentence(loads.error())));
+        return;
+    }
+    QStringList said;
+    for (const double load : *loads) {
+        said << words(text::printFixed(load, 1));
+    }
+    start_->tellLoads(tr("into %1 Ω").arg(said.join(QStringLiteral(" and "))));
+}
+
+void NetworkStage::display(const Sight& sight) {
+    const job::Cabinet* cabinet = sight.shownCabinet();
+    setEnabled(cabinet != nullptr);
+    if (cabinet == nullptr) {
+        return;
+    }
+    cabinet_ = cabinet->id;
+    const job::CabinetResult* result = sight.shownResult();
+    least_ = result == nullptr ? std::nullopt : result->leastImpedance;
+    response_->display(responsePicture(sight));
+    phase_->display(phasePicture(sight));
+    impedance_->display(impedancePicture(sight));
+    // While a part is bypassed its tile stays where it is, under the finger.
+    const bool wholeOther = start_->proposing();
+    lanes_->setEnabled(!(sight.preview && wholeOther));
+    const Evaluated& drawn = wholeOther ? sight.shown() : *sight.present;
+    lanes_->display(drawn.job, *job::findCabinet(drawn.job, cabinet_));
+    shareRoom();
+    tellLoads(sight);
+}
+
+void NetworkStage::shareRoom() {
+    // Lanes get the room that they need, in a small window no more than leaves the pictures readable.
+    constexpr double mostForLanes = 0.4;
+    scroll_->setFixedHeight(std::min(lanes_->sizeHint().height() + 4, static_cast<int>(mostForLanes * height())));
+}
+
+void NetworkStage::resizeEvent(QResizeEvent* event) {
+    shareRoom();
+    Stage::resizeEvent(event);
+}
+
+void NetworkStage::reveal(const QString& figure) {
+    if (figure == QStringLiteral("impedance")) {
+        if (least_) {
+            impedance_->setCrosshair(least_->frequency);
+            Q_EMIT impedance_->crosshairMoved(least_->frequency);
+        }
+        impedance_->setFocus();
+    } else if (figure == QStringLiteral("parts")) {
+        lanes_->focusFirst();
+    } else {
+        response_->setFocus();
+    }
+}
+
+} // namespace yf::app

@@ -1,0 +1,54 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/stage.h"
+
+class QComboBox;
+class QScrollArea;
+
+namespace yf::app {
+
+class LanesView;
+class Plot;
+class StartBar;
+
+/// From drivers to a crossover: the sum against its corridor, each way, the phases and the load,
+/// and under them the lanes in which the hand tunes.
+class NetworkStage final : public Stage {
+    Q_OBJECT
+
+public:
+    explicit NetworkStage(QWidget* parent = nullptr);
+
+    [[nodiscard]] QString id() const override { return QStringLiteral("network"); }
+
+    [[nodiscard]] QString title() const override { return tr("Network"); }
+
+    [[nodiscard]] int place() const override { return 5; }
+
+    [[nodiscard]] QString state(const Sight& sight) const override;
+    void display(const Sight& sight) override;
+    void reveal(const QString& figure) override;
+
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
+private:
+    void shareRoom();
+    void connectPlots();
+    void connectLanes();
+    void connectStart();
+    void tellLoads(const Sight& sight);
+
+    std::string cabinet_;
+    Plot* response_{};
+    Plot* phase_{};
+    Plot* impedance_{};
+    StartBar* start_{};
+    LanesView* lanes_{};
+    QScrollArea* scroll_{};
+    QComboBox* series_{};
+    std::optional<network::Lowest> least_;
+};
+
+} // namespace yf::app

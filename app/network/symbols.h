@@ -1,0 +1,18 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/network/part.h"
+
+#include <QPainter>
+
+namespace yf::app {
+
+/// Graphical symbols after IEC 60617: resistor, capacitor, inductor, loudspeaker.
+/// Drawn with the painter's pen, centred in `room`, leads included.
+enum class Lying { across, down };
+
+void drawSymbol(QPainter& painter, network::PartKind kind, const QRectF& room, Lying lying);
+
+void drawLoudspeaker(QPainter& painter, const QRectF& room);
+
+} // namespace yf::app

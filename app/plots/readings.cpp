@@ -1,0 +1,108 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/plots/readings.h"
+
+#include <QFontMetrics>
+#include <QPainter>
+
+#include <algorithm>
+
+namespace yf::app {
+
+namespace {
+
+constexpr int rowHeight = 20;
+constexpr int sampleWidth = 24;
+constexpr int gap = 10;
+constexpr double figurePoints = 9.0;
+
+QFont titleFont(QFont font) {
+    font.setWeight(QFont::DemiBold);
+    return font;
+}
+
+/// Room that does not jump while digits change.
+constexpr const char* widestWhere = "at 88.8 kHz";
+constexpr const char* widestValue = "888.8 dB";
+
+} // namespace
+
+Readings::Readings(const QString& title, QWidget* parent) : QWidget(parent), title_(title) {
+    QSizePolicy policy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+    policy.setHeightForWidth(true);
+    setSizePolicy(policy);
+}
+
+void Readings::display(const QString& where, const QVector<Entry>& entries) {
+    const bool reshaped = entries.size() != entries_.size();
+    where_ = where;
+    entries_ = entries;
+    if (reshaped) {
+        setFixedHeight(heightForWidth(width()));
+    }
+    update();
+}
+
+QString Readings::valueOf(const QString& id) const {
+    const auto found = std::ranges::find(entries_, id, &Entry::id);
+    return found == entries_.end() ? QString{} : found->value;
+}
+
+QVector<Readings::Cell> Readings::cells(int width) const {
+    const QFontMetrics words(font());
+    const QFontMetrics figures(figureFont(figurePoints));
+    int x = QFontMetrics(titleFont(font())).horizontalAdvance(title_) + gap + figures.horizontalAdvance(QString::fromUtf8(widestWhere)) + gap;
+    int y = 0;
+    QVector<Cell> cells;
+    for (int i = 0; i < entries_.size(); ++i) {
+        const int w = sampleWidth + 6 + words.horizontalAdvance(entries_[i].label) + 6 + figures.horizontalAdvance(QString::fromUtf8(widestValue));
+        if (x + w > width && x > 0) {
+            x = 0;
+            y += rowHeight;
+        }
+        cells.push_back({QRect(x, y, w, rowHeight), i});
+        x += w + gap;
+    }
+    return cells;
+}
+
+int Readings::rows(int width) const {
+    const auto placed = cells(width);
+    return placed.isEmpty() ? 1 : placed.back().rect.y() / rowHeight + 1;
+}
+
+int Readings::heightForWidth(int width) const { return rows(std::max(width, 1)) * rowHeight; }
+
+QSize Readings::sizeHint() const { return {240, heightForWidth(std::max(width(), 240))}; }
+
+void Readings::resizeEvent(QResizeEvent* /*event*/) {
+    if (const int wanted = heightForWidth(width()); wanted != height()) {
+        setFixedHeight(wanted);
+    }
+}
+
+void Readings::paintEvent(QPaintEvent* /*event*/) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.setFont(titleFont(font()));
+    painter.setPen(theme().ink);
+    const int titleWidth = painter.fontMetrics().horizontalAdvance(title_);
+    painter.drawText(QRect(0, 0, titleWidth + 2, rowHeight), Qt::AlignVCenter, title_);
+    painter.setFont(figureFont(figurePoints));
+    painter.setPen(theme().quietInk);
+    painter.drawText(QRect(titleWidth + gap, 0, width(), rowHeight), Qt::AlignVCenter, where_);
+    for (const Cell& cell : cells(width())) {
+        const Entry& entry = entries_[cell.entry];
+        const int middle = cell.rect.center().y() + 1;
+        painter.setPen(entry.stroke.pen());
+        painter.drawLine(QPointF(cell.rect.x(), middle), QPointF(cell.rect.x() + sampleWidth, middle));
+        painter.setFont(font());
+        painter.setPen(theme().ink);
+        QRect text = cell.rect.adjusted(sampleWidth + 6, 0, 0, 0);
+        painter.drawText(text, Qt::AlignVCenter, entry.label);
+        text.setLeft(text.left() + painter.fontMetrics().horizontalAdvance(entry.label) + 6);
+        painter.setFont(figureFont(figurePoints));
+        painter.drawText(text.adjusted(0, 0, gap, 0), Qt::AlignVCenter, entry.value);
+    }
+}
+
+} // namespace yf::app

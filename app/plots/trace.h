@@ -1,0 +1,49 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/theme/theme.h"
+
+#include <QString>
+#include <QVector>
+
+#include <optional>
+
+namespace yf::app {
+
+/// One curve of a plot, ready to be drawn: frequencies in Hz and what the plot's kind shows.
+struct Trace {
+    QString id;
+    QString label;
+    Stroke stroke;
+    QVector<double> frequencies;
+    QVector<double> values;
+    QVector<bool> trusted; ///< one for each value, or empty: everywhere
+    bool read{true};       ///< has a reading at the crosshair
+};
+
+/// Where the answer should run: from…to Hz, low…high in the plot's unit.
+struct Corridor {
+    double from{};
+    double to{};
+    double low{};
+    double high{};
+};
+
+/// A point with a name, such as the least impedance.
+struct Mark {
+    double frequency{};
+    double value{};
+    QString text;
+};
+
+/// All that one plot shows.
+struct Picture {
+    QVector<Trace> traces; ///< drawn in this order
+    std::optional<Corridor> corridor;
+    QString corridorTrace; ///< the trace that should run in the corridor: thicker outside it
+    std::optional<Mark> mark;
+    QString empty; ///< said in the middle when there is nothing to draw
+    QString foot;  ///< scale, drive, distance: how the picture was made
+};
+
+} // namespace yf::app

@@ -1,0 +1,69 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/evaluation/evaluator.h"
+#include "core/job/edit.h"
+
+#include <QWidget>
+
+#include <memory>
+
+namespace yf::app {
+
+/// What there is to look at: the present state, perhaps a preview in its place, and who was chosen.
+struct Sight {
+    std::shared_ptr<const Evaluated> present;
+    std::shared_ptr<const Evaluated> preview; ///< null: none
+    std::string cabinet;
+    std::string driver; ///< its id; the one chosen on the Front
+
+    /// What the picture shows.
+    [[nodiscard]] const Evaluated& shown() const { return preview ? *preview : *present; }
+
+    [[nodiscard]] const job::Cabinet* shownCabinet() const { return job::findCabinet(shown().job, cabinet); }
+
+    [[nodiscard]] const job::CabinetResult* shownResult() const { return shown().evaluation.find(cabinet); }
+};
+
+/// One step of the work. It looks at an evaluation and wants edits; the frame owns undo, saving,
+/// shortcuts and the choice of what is looked at.
+class Stage : public QWidget {
+    Q_OBJECT
+
+public:
+    using QWidget::QWidget;
+
+    /// "network": in object names, on the command line.
+    [[nodiscard]] virtual QString id() const = 0;
+    [[nodiscard]] virtual QString title() const = 0;
+
+    /// Its place in the route, 1 to 8.
+    [[nodiscard]] virtual int place() const = 0;
+
+    /// Its state in a word or a figure, for the route.
+    [[nodiscard]] virtual QString state(const Sight& sight) const = 0;
+
+    virtual void display(const Sight& sight) = 0;
+
+    /// Leads the eye to where a figure of the line comes from ("impedance", "parts").
+    virtual void reveal(const QString& figure) = 0;
+
+Q_SIGNALS:
+    void edited(const yf::job::Edit& edit);
+
+    /// The hand has let go: the next edit is a step of its own.
+    void gestureEnded();
+
+    /// What would an edit do? Shown in place of the present until previewEnded; never saved.
+    void previewed(const yf::job::Edit& edit);
+    void previewEnded();
+
+    /// Files dropped or chosen for a driver.
+    void tablesGiven(const QString& driver, const QStringList& files);
+    void tablesWanted(const QString& driver);
+
+    /// Something to tell that does not belong beside one control.
+    void told(const QString& words);
+};
+
+} // namespace yf::app

@@ -1,0 +1,11 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/stages.h"
+
+#include "app/measure/measure_stage.h"
+#include "app/network/network_stage.h"
+
+namespace yf::app {
+
+QVector<Stage*> makeStages(QWidget* parent) { return {new MeasureStage(parent), new NetworkStage(parent)}; }
+
+} // namespace yf::app

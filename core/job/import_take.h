@@ -1,0 +1,20 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/job.h"
+#include "core/measure/import.h"
+
+namespace yf::job {
+
+/// A table read into a take, and what there is to tell about it.
+struct ImportedTake {
+    Take take;                     ///< without id and curve key, which `addTake` makes
+    std::vector<std::string> told; ///< what was understood, then each thing done or guessed
+};
+
+/// The bytes of a text table as a take of a driver. `name` is the file's, `date` the day on which
+/// it was read (ISO 8601), both for the record. Fails as measure::importTable does, with the file's
+/// name as subject.
+[[nodiscard]] Result<ImportedTake> importTake(const std::string& bytes, const std::string& name, const std::string& date);
+
+} // namespace yf::job
