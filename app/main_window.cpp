@@ -375,14 +375,10 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
             told << words(text::sentence(imported.error())) + QStringLiteral(". ") + tr("Nothing was changed.");
             continue;
         }
-        if (imported->told.size() > 1 && gravity == Gravity::good) {
+        if (imported->doubtful && gravity == Gravity::good) {
             gravity = Gravity::mind;
         }
-        QStringList sentences;
-        for (const std::string& sentence : imported->told) {
-            sentences << words(sentence);
-        }
-        told << tr("%1 for %2: %3").arg(base, name, sentences.join(u' '));
+        told << tr("%1 for %2: %3").arg(base, name, words(imported->told));
         document_->apply(job::addTake(id, imported->take));
     }
     sight_.driver = id;

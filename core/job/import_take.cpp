@@ -16,12 +16,10 @@ Result<ImportedTake> importTake(const std::string& bytes, const std::string& nam
     imported.take.date = date;
     imported.take.understood = measure::understood(*table);
     imported.take.curve = std::make_shared<const curve::Curve>(measure::toCurve(*table));
-    imported.told.push_back(imported.take.understood);
-    for (const std::string& warning : table->warnings) {
-        imported.told.push_back(measure::warningInWords(warning));
-    }
+    imported.told = imported.take.understood;
+    imported.doubtful = !table->warnings.empty() || !table->hasPhase;
     if (!table->hasPhase) {
-        imported.told.emplace_back("It has no phase: it can be looked at, but not summed or loaded until you use the minimum phase.");
+        imported.told += " Without phase it can be looked at, but not summed or loaded until you use the minimum phase.";
     }
     return imported;
 }

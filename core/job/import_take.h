@@ -8,8 +8,9 @@ namespace yf::job {
 
 /// A table read into a take, and what there is to tell about it.
 struct ImportedTake {
-    Take take;                     ///< without id and curve key, which `addTake` makes
-    std::vector<std::string> told; ///< what was understood, then each thing done or guessed
+    Take take;        ///< without id and curve key, which `addTake` makes
+    std::string told; ///< what was understood, with everything that was done or guessed
+    bool doubtful{};  ///< something was done or guessed, or is missing: worth a look
 };
 
 /// The bytes of a text table as a take of a driver. `name` is the file's, `date` the day on which
