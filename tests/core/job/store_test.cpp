@@ -1,0 +1,268 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/store/store.h"
+#include "core/text/sentence.h"
+
+#include "tests/support/demo_job.h"
+#include "tests/support/networks.h"
+#include "tests/support/temp_folder.h"
+
+#include <gtest/gtest.h>
+
+#include <csignal>
+#include <filesystem>
+#include <sqlite3.h>
+#include <sys/resource.h>
+
+namespace yf::test {
+
+namespace {
+
+using job::History;
+using job::Moved;
+using job::store::Store;
+
+constexpr const char* cabinet = "projection";
+
+Store mustOpen(const std::string& path) {
+    auto store = Store::open(path);
+    EXPECT_TRUE(store.ok()) << (store.ok() ? "" : text::sentence(store.error()));
+    return std::move(store.value());
+}
+
+History mustLoad(const Store& store) {
+    auto history = store.load();
+    EXPECT_TRUE(history.ok()) << (history.ok() ? "" : text::sentence(history.error()));
+    return history.value();
+}
+
+void run(const std::string& path, const char* sql) {
+    sqlite3* database = nullptr;
+    ASSERT_EQ(sqlite3_open(path.c_str(), &database), SQLITE_OK);
+    EXPECT_EQ(sqlite3_exec(database, sql, nullptr, nullptr, nullptr), SQLITE_OK) << sqlite3_errmsg(database);
+    sqlite3_close(database);
+}
+
+void change(History& history, Store& store, const job::Edit& edit) {
+    const auto moved = history.apply(edit);
+    ASSERT_TRUE(moved.ok());
+    const auto written = store.write(history.step(), *moved);
+    ASSERT_TRUE(written.ok()) << text::sentence(written.error());
+}
+
+} // namespace
+
+TEST(Store, keepsTheWholeHistory) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    {
+        const auto created = Store::create(path, demoHistory());
+        ASSERT_TRUE(created.ok());
+    }
+    const Store store = mustOpen(path);
+    const History history = mustLoad(store);
+    EXPECT_EQ(history.job(), demoJob());
+    EXPECT_EQ(history.steps(), demoHistory().steps());
+    EXPECT_EQ(history.position(), demoHistory().position());
+    EXPECT_TRUE(store.integrityCheck().ok());
+    EXPECT_FALSE(store.readOnly());
+}
+
+TEST(Store, isMarkedAsOursForEveryTool) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    ASSERT_TRUE(Store::create(path, demoHistory()).ok());
+    const std::string bytes = fileContent(path);
+    EXPECT_EQ(bytes.substr(0, 15), "SQLite format 3");
+    EXPECT_EQ(bytes.substr(68, 4), "YFJB");
+}
+
+TEST(Store, everyKindOfMoveSurvivesReopening) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    History history(demoJob());
+    {
+        auto store = Store::create(path, history);
+        ASSERT_TRUE(store.ok());
+        change(history, *store, job::removePart(cabinet, "R3"));
+        change(history, *store, job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3"));
+        change(history, *store, job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")); // merges
+        history.undo();
+        ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
+        history.undo();
+        ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
+        history.redo();
+        ASSERT_TRUE(store->write(history.step(), Moved::forward).ok());
+    }
+    EXPECT_EQ(mustLoad(mustOpen(path)).steps(), history.steps());
+    EXPECT_EQ(mustLoad(mustOpen(path)).position(), history.position());
+    {
+        Store store = mustOpen(path);
+        change(history, store, job::removePart(cabinet, "C4")); // ends the redo
+    }
+    const History again = mustLoad(mustOpen(path));
+    EXPECT_EQ(again.steps(), history.steps());
+    EXPECT_EQ(again.position(), history.position());
+    EXPECT_FALSE(again.canRedo());
+}
+
+TEST(Store, keepsTheLastSteps) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    History history(demoJob());
+    auto store = Store::create(path, history);
+    ASSERT_TRUE(store.ok());
+    for (std::size_t i = 0; i < job::store::keptSteps + 30; ++i) {
+        change(history, *store, job::changeTitle("Title " + std::to_string(i)));
+    }
+    const auto loaded = store->load();
+    ASSERT_TRUE(loaded.ok());
+    EXPECT_EQ(loaded->job().title, history.job().title);
+    EXPECT_GE(loaded->steps().size(), job::store::keptSteps);
+    EXPECT_LE(loaded->steps().size(), job::store::keptSteps + 1);
+}
+
+TEST(Store, randomWalksOfEditsUndoAndRedo) {
+    const TempFolder folder;
+    for (std::uint64_t seed = 1; seed <= 10; ++seed) {
+        Random random(seed);
+        const std::string path = folder.path(std::to_string(seed) + ".yfjob");
+        History history(demoJob());
+        auto store = Store::create(path, history);
+        ASSERT_TRUE(store.ok());
+        for (int i = 0; i < 40; ++i) {
+            const int dice = random.below(5);
+            if (dice == 0 && history.canUndo()) {
+                history.undo();
+                ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
+            } else if (dice == 1 && history.canRedo()) {
+                history.redo();
+                ASSERT_TRUE(store->write(history.step(), Moved::forward).ok());
+            } else {
+                change(history, *store, job::stepPart(cabinet, dice == 2 ? "C3" : "L1", network::ESeries::E24, random.below(2) == 0 ? 1 : -1, "step"));
+            }
+        }
+        EXPECT_EQ(store->load()->steps(), history.steps()) << seed;
+        EXPECT_EQ(store->load()->position(), history.position()) << seed;
+    }
+}
+
+TEST(Store, refusalsSayWhatIsWrongAndTouchNothing) {
+    const TempFolder folder;
+    const std::string good = folder.path("good.yfjob");
+    ASSERT_TRUE(Store::create(good, demoHistory()).ok());
+    const std::string whole = fileContent(good);
+    const std::string torn = folder.write("torn.yfjob", whole.substr(0, whole.size() / 2));
+    std::string scrambled = whole;
+    for (std::size_t at = 20000; at < 60000 && at < scrambled.size(); at += 7) {
+        scrambled[at] = static_cast<char>(scrambled[at] ^ 0x5A);
+    }
+    run(folder.path("other.db"), "CREATE TABLE t(a)");
+    struct {
+        std::string path;
+        const char* part;
+    } const rows[] = {{folder.path("missing.yfjob"), "No such file"},
+                      {folder.path(""), "not a file"},
+                      {folder.write("text.yfjob", "this is only text, long enough to be no header of a database"), ""},
+                      {folder.write("empty.yfjob", ""), "not a Yellowfront job"},
+                      {folder.path("other.db"), "not a Yellowfront job"},
+                      {torn, ""},
+                      {folder.write("scrambled.yfjob", scrambled), ""}};
+    for (const auto& row : rows) {
+        const bool there = std::filesystem::is_regular_file(row.path);
+        const std::string before = there ? fileContent(row.path) : "";
+        const auto store = Store::open(row.path);
+        ASSERT_FALSE(store.ok()) << row.path;
+        EXPECT_NE(text::sentence(store.error()).find(row.part), std::string::npos) << text::sentence(store.error());
+        if (there) {
+            EXPECT_EQ(fileContent(row.path), before);
+        }
+    }
+    EXPECT_FALSE(Store::create(good, demoHistory()).ok());
+    EXPECT_EQ(fileContent(good), whole);
+}
+
+TEST(Store, aNewerVersionOpensForReadingOnly) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    ASSERT_TRUE(Store::create(path, demoHistory()).ok());
+    run(path, "PRAGMA user_version = 99");
+    Store store = mustOpen(path);
+    EXPECT_TRUE(store.readOnly());
+    EXPECT_EQ(mustLoad(store).job(), demoJob());
+    const auto written = store.write(demoHistory().step(), Moved::appended);
+    ASSERT_FALSE(written.ok());
+    EXPECT_NE(text::sentence(written.error()).find("reading only"), std::string::npos);
+}
+
+TEST(Store, missingPiecesAreFound) {
+    const TempFolder folder;
+    const char* const damages[] = {"DELETE FROM curve", "DELETE FROM state", "UPDATE step SET document = '{}'", "UPDATE step SET document = 'x'",
+                                   "UPDATE curve SET frequencies = x'00'"};
+    int number = 0;
+    for (const char* const damage : damages) {
+        const std::string path = folder.path(std::to_string(++number) + ".yfjob");
+        ASSERT_TRUE(Store::create(path, demoHistory()).ok());
+        run(path, damage);
+        const auto history = mustOpen(path).load();
+        ASSERT_FALSE(history.ok()) << damage;
+        EXPECT_FALSE(history.error().given.empty()) << damage;
+    }
+}
+
+// A write that the system cuts short, as on a full disk: here by a limit on the size of files.
+TEST(Store, aWriteCutShortIsSaidAndTheFileStaysAsItWas) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    const History history(demoJob());
+    ASSERT_TRUE(Store::create(path, history).ok());
+    Store store = mustOpen(path);
+    job::Job big = demoJob();
+    for (int i = 0; i < 2000; ++i) {
+        big.takes.push_back(big.takes.front());
+        big.takes.back().id = "more-" + std::to_string(i);
+        big.takes.back().note = std::string(500, 'x');
+    }
+    rlimit before{};
+    ASSERT_EQ(getrlimit(RLIMIT_FSIZE, &before), 0);
+    std::signal(SIGXFSZ, SIG_IGN);
+    rlimit small = before;
+    small.rlim_cur = std::filesystem::file_size(path) + 100000;
+    ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &small), 0);
+    const auto written = store.write({"Big", "", big}, Moved::appended);
+    ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &before), 0);
+    ASSERT_FALSE(written.ok());
+    EXPECT_NE(text::sentence(written.error()).find("the file is as it was before"), std::string::npos) << text::sentence(written.error());
+    EXPECT_EQ(mustLoad(mustOpen(path)).job(), demoJob());
+    EXPECT_TRUE(mustOpen(path).integrityCheck().ok());
+    // With room again the same change goes through.
+    EXPECT_TRUE(store.write({"Big", "", big}, Moved::appended).ok());
+    EXPECT_EQ(mustLoad(mustOpen(path)).job().takes.size(), big.takes.size());
+}
+
+TEST(Store, copiesAreWholeAndNeverOverwrite) {
+    const TempFolder folder;
+    ASSERT_TRUE(Store::create(folder.path("a.yfjob"), demoHistory()).ok());
+    const Store store = mustOpen(folder.path("a.yfjob"));
+    ASSERT_TRUE(store.copyTo(folder.path("b.yfjob")).ok());
+    EXPECT_EQ(mustLoad(mustOpen(folder.path("b.yfjob"))).steps(), demoHistory().steps());
+    EXPECT_FALSE(store.copyTo(folder.path("b.yfjob")).ok());
+    EXPECT_FALSE(store.copyTo(folder.path("nowhere/b.yfjob")).ok());
+}
+
+// Every format version ever released has files here that must open, and be equal once saved again.
+TEST(Store, filesOfEveryVersionOpenAndSaveEqual) {
+    const TempFolder folder;
+    for (const auto& version : std::filesystem::directory_iterator(std::string(YF_TEST_DATA) + "/jobs")) {
+        for (const auto& file : std::filesystem::directory_iterator(version.path())) {
+            const std::string copy = folder.path(file.path().filename().string());
+            std::filesystem::copy_file(file.path(), copy);
+            const History history = mustLoad(mustOpen(copy));
+            EXPECT_FALSE(history.job().cabinets.empty()) << file.path();
+            const std::string again = folder.path("again-" + file.path().filename().string());
+            ASSERT_TRUE(Store::create(again, history).ok());
+            EXPECT_EQ(mustLoad(mustOpen(again)).steps(), history.steps());
+        }
+    }
+}
+
+} // namespace yf::test
