@@ -82,11 +82,10 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
     };
     minimumResponse_ = minimum(TakeKind::response, QStringLiteral("measure_minimum_response"));
     minimumImpedance_ = minimum(TakeKind::impedance, QStringLiteral("measure_minimum_impedance"));
-    plots_ = {new Plot(PlotKind::level, tr("Response"), this), new Plot(PlotKind::phase, tr("Response phase"), this),
-              new Plot(PlotKind::impedance, tr("Impedance"), this), new Plot(PlotKind::phase, tr("Impedance phase"), this)};
-    for (Plot* plot : plots_) {
-        plot->setObjectName(QStringLiteral("measure_") + plot->objectName());
-    }
+    plots_ = {new Plot(PlotKind::level, QStringLiteral("measure_plot_response"), tr("Response"), this),
+              new Plot(PlotKind::phase, QStringLiteral("measure_plot_response_phase"), tr("Response phase"), this),
+              new Plot(PlotKind::impedance, QStringLiteral("measure_plot_impedance"), tr("Impedance"), this),
+              new Plot(PlotKind::phase, QStringLiteral("measure_plot_impedance_phase"), tr("Impedance phase"), this)};
     followCrosshairs();
 
     auto* grid = new QGridLayout(this);

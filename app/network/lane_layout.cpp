@@ -24,6 +24,7 @@ constexpr int chainGap = 10; ///< between parts in series
 constexpr int sideGap = 8;   ///< between parts in parallel
 constexpr int barRoom = 10;  ///< where parallel branches come together
 constexpr int endWidth = 150;
+constexpr int leastEnd = 64;
 constexpr int laneGap = 10;
 constexpr int firstSlot = 92;
 
@@ -107,7 +108,8 @@ public:
             layout_.lanes.back().driver = end->driver;
             layout_.ends.push_back({way.value_or(0), *end, {}, rail, returnRail});
         }
-        y_ = returnRail + laneGap + 4;
+        // Room for the driver even where nothing hangs.
+        y_ = std::max(returnRail + laneGap + 4, rail - tileSize.height() / 2 + leastEnd + laneGap / 2);
     }
 
     /// Drivers stand one under the other at the right.
@@ -120,7 +122,7 @@ public:
         }
         for (LaneLayout::End& end : layout_.ends) {
             end.rect = QRect(rightmost_, end.rail - tileSize.height() / 2, endWidth,
-                             std::max(end.returnRail - end.rail + tileSize.height() / 2 + 9, 64));
+                             std::max(end.returnRail - end.rail + tileSize.height() / 2 + 9, leastEnd));
             reach(end.rect);
         }
         reach(QRect(0, 0, rightmost_, y_ - laneGap));

@@ -19,9 +19,9 @@ namespace yf::app {
 
 NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_network"));
-    response_ = new Plot(PlotKind::level, tr("Response"), this);
-    phase_ = new Plot(PlotKind::phase, tr("Phase"), this);
-    impedance_ = new Plot(PlotKind::impedance, tr("Impedance"), this);
+    response_ = new Plot(PlotKind::level, QStringLiteral("plot_response"), tr("Response"), this);
+    phase_ = new Plot(PlotKind::phase, QStringLiteral("plot_phase"), tr("Phase"), this);
+    impedance_ = new Plot(PlotKind::impedance, QStringLiteral("plot_impedance"), tr("Impedance"), this);
     start_ = new StartBar(this);
     lanes_ = new LanesView(this);
     scroll_ = new QScrollArea(this);

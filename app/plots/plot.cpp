@@ -77,12 +77,10 @@ void breakAtWraps(QVector<double>& f, QVector<double>& v) {
     }
 }
 
-QString widgetName(const QString& title) { return QStringLiteral("plot_") + title.toLower().replace(u' ', u'_'); }
-
 } // namespace
 
-Plot::Plot(PlotKind kind, const QString& title, QWidget* parent) : QWidget(parent), kind_(kind), title_(title) {
-    setObjectName(widgetName(title));
+Plot::Plot(PlotKind kind, const QString& name, const QString& title, QWidget* parent) : QWidget(parent), kind_(kind), title_(title) {
+    setObjectName(name);
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(title);
     build();

@@ -28,7 +28,8 @@ class Plot final : public QWidget {
     Q_OBJECT
 
 public:
-    Plot(PlotKind kind, const QString& title, QWidget* parent = nullptr);
+    /// `name` is the object's, `title` for people.
+    Plot(PlotKind kind, const QString& name, const QString& title, QWidget* parent = nullptr);
     ~Plot() override;
 
     void display(const Picture& picture);
