@@ -35,7 +35,11 @@ Route::Route(const QVector<Stage*>& stages, QWidget* parent) : QWidget(parent), 
 void Route::display(const Sight& sight) {
     for (qsizetype i = 0; i < stages_.size(); ++i) {
         const QString state = stages_[i]->state(sight);
-        buttons_[i]->setText(QStringLiteral("%1 %2   %3").arg(circled(stages_[i]->place()), stages_[i]->title(), state));
+        const QString text = QStringLiteral("%1 %2   %3").arg(circled(stages_[i]->place()), stages_[i]->title(), state);
+        if (text == buttons_[i]->text()) {
+            continue;
+        }
+        buttons_[i]->setText(text);
         buttons_[i]->setAccessibleName(tr("Stage %1, %2").arg(stages_[i]->title(), state));
     }
 }

@@ -33,6 +33,10 @@ class Stage : public QWidget {
 public:
     using QWidget::QWidget;
 
+    /// A stage fills what room there is. Without this every figure that changes anywhere in the
+    /// window would have all wrapped words of all stages measured anew.
+    [[nodiscard]] bool hasHeightForWidth() const override { return false; }
+
     /// "network": in object names, on the command line.
     [[nodiscard]] virtual QString id() const = 0;
     [[nodiscard]] virtual QString title() const = 0;

@@ -12,6 +12,8 @@ class StartPage final : public QWidget {
 public:
     explicit StartPage(QWidget* parent = nullptr);
 
+    [[nodiscard]] bool hasHeightForWidth() const override { return false; }
+
 Q_SIGNALS:
     void demoWanted();
     void newWanted();

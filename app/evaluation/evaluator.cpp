@@ -27,7 +27,7 @@ std::uint64_t Evaluator::submit(const job::Job& job, Purpose purpose) {
 void Evaluator::work() {
     // Measured curves on the design axis: kept from one evaluation to the next while the takes stay.
     std::optional<job::Job> assembledFor;
-    job::Assembly assembly;
+    std::shared_ptr<const job::Assembly> assembly;
     for (;;) {
         std::unique_lock lock(mutex_);
         wake_.wait(lock, [this] { return stop_ || waiting_.has_value(); });
@@ -38,11 +38,12 @@ void Evaluator::work() {
         waiting_.reset();
         lock.unlock();
         if (!assembledFor || !job::sameMeasurements(*assembledFor, order.job)) {
-            assembly = job::assemble(order.job);
+            assembly = std::make_shared<const job::Assembly>(job::assemble(order.job));
             assembledFor = order.job;
         }
         auto result = std::make_shared<Evaluated>();
-        result->evaluation = job::evaluate(order.job, assembly);
+        result->evaluation = job::evaluate(order.job, *assembly);
+        result->assembly = assembly;
         result->evaluation.revision = order.revision;
         result->job = std::move(order.job);
         result->purpose = order.purpose;

@@ -21,6 +21,7 @@ enum class Purpose { present, preview };
 struct Evaluated {
     job::Job job;
     job::Evaluation evaluation;
+    std::shared_ptr<const job::Assembly> assembly;
     Purpose purpose{};
 };
 

@@ -15,6 +15,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <utility>
 
 namespace yf::app {
 
@@ -59,13 +60,14 @@ FrontView::FrontView(QWidget* parent) : QWidget(parent) {
 }
 
 void FrontView::display(const job::Job& job, const std::string& cabinetId, const std::string& chosen) {
-    spots_.clear();
-    chosen_ = chosen;
     const job::Cabinet* cabinet = job::findCabinet(job, cabinetId);
     if (cabinet == nullptr) {
+        spots_.clear();
         update();
         return;
     }
+    const QVector<Spot> before = std::exchange(spots_, {});
+    const std::string chosenBefore = std::exchange(chosen_, chosen);
     width_ = cabinet->width;
     height_ = cabinet->height;
     cabinetName_ = words(cabinet->name);
@@ -77,6 +79,9 @@ void FrontView::display(const job::Job& job, const std::string& cabinetId, const
                           end == ends.end() ? 1 : end->polarity, mount.x, mount.y, driver.diameter / 2.0});
     }
     std::ranges::sort(spots_, std::greater{}, &Spot::y);
+    if (spots_ == before && chosen_ == chosenBefore) {
+        return;
+    }
     QStringList said;
     for (const Spot& spot : spots_) {
         said << tr("%1: %2, %3%4")

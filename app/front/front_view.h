@@ -50,6 +50,8 @@ private:
         double x{}; ///< m from the middle of the front
         double y{};
         double radius{};
+
+        bool operator==(const Spot&) const = default;
     };
 
     struct Scale {

@@ -21,6 +21,9 @@ LineBar::LineBar(QWidget* parent) : QWidget(parent) {
     saved_ = new QLabel(this);
     saved_->setObjectName(QStringLiteral("line_saved"));
     saved_->setFont(figureFont(9.0));
+    // Of one width, so that nothing moves when the word changes.
+    saved_->setMinimumWidth(QFontMetrics(saved_->font()).horizontalAdvance(tr("saving …")) + 8);
+    saved_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     row_->addWidget(saved_);
 }
 
@@ -37,6 +40,9 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
     for (qsizetype i = 0; i < buttons_.size(); ++i) {
         const report::Figure& figure = figures[static_cast<std::size_t>(i)];
         buttons_[i]->setObjectName(QStringLiteral("line_") + words(figure.id));
+        if (buttons_[i]->text() == words(figure.text) && buttons_[i]->toolTip() == words(figure.explains)) {
+            continue;
+        }
         buttons_[i]->setText(words(figure.text));
         buttons_[i]->setToolTip(words(figure.explains));
         buttons_[i]->setAccessibleName(tr("%1: %2").arg(words(figure.id), words(figure.text)));
@@ -44,8 +50,11 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
 }
 
 void LineBar::setSaving(bool settled) {
-    saved_->setText(settled ? tr("saved") : tr("saving …"));
-    saved_->setToolTip({});
+    const QString text = settled ? tr("saved") : tr("saving …");
+    if (saved_->text() != text) {
+        saved_->setText(text);
+        saved_->setToolTip({});
+    }
 }
 
 void LineBar::setNotSaved(const QString& why) {

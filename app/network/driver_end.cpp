@@ -34,6 +34,9 @@ DriverEndButton::DriverEndButton(const network::DriverEnd& end, QWidget* parent)
 }
 
 void DriverEndButton::display(const network::DriverEnd& end, const job::Driver& driver, int hot, int back) {
+    if (end == end_ && name_ == words(driver.name) && band_ == driver.band && hot == hot_ && back == back_) {
+        return;
+    }
     end_ = end;
     name_ = words(driver.name);
     band_ = driver.band;

@@ -101,8 +101,9 @@ QString NetworkStage::state(const Sight& sight) const {
 }
 
 void NetworkStage::tellLoads(const Sight& sight) {
-    const job::Cabinet& cabinet = *sight.shownCabinet();
-    const auto loads = job::loadsAtCrossover(sight.shown().job, cabinet, start_->start().fx);
+    const auto& cabinets = sight.shown().job.cabinets;
+    const auto index = static_cast<std::size_t>(std::ranges::find(cabinets, cabinet_, &job::Cabinet::id) - cabinets.begin());
+    const auto loads = job::loadsAtCrossover(sight.shown().assembly->cabinets[index], start_->start().fx);
     if (!loads) {
         start_->tellLoads(words(text::sentence(loads.error())));
         return;

@@ -38,6 +38,9 @@ PartTile::PartTile(const network::Part& part, Lying lying, QWidget* parent) : QW
 }
 
 void PartTile::display(const network::Part& part) {
+    if (part == part_ && !objectName().isEmpty()) {
+        return;
+    }
     part_ = part;
     setObjectName(QStringLiteral("tile_") + words(part.id));
     setAccessibleName(tr("%1, %2 %3").arg(words(part.id), kindName(part.kind), valueShown()));

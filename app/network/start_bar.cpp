@@ -90,6 +90,9 @@ job::Start StartBar::start() const {
 }
 
 void StartBar::tellLoads(const QString& loads) {
+    if (loads == loads_->text()) {
+        return;
+    }
     loads_->setText(loads);
     // Out of step with the row only when its length changes.
     layout()->invalidate();

@@ -3,6 +3,7 @@
 
 #include "core/text/number.h"
 
+#include "app/plots/dashes.h"
 #include "app/plots/frequency_ticks.h"
 #include "app/plots/qcustomplot.h"
 #include "app/plots/readings.h"
@@ -29,6 +30,10 @@ struct HouseScale {
     const char* unit;
     int decimals;
 };
+
+constexpr const char* bandLayer = "band";
+constexpr const char* curvesLayer = "curves";
+constexpr const char* hairLayer = "hair";
 
 constexpr double lowestShown = 20.0;
 constexpr double highestShown = 20000.0;
@@ -130,10 +135,18 @@ void Plot::build() {
         axis->setTicks(false);
         axis->setTickLabels(false);
     }
-    // A rectangle in the grid's layer lies under every curve.
+    // What moves under the hand has buffers of its own, so that axes and labels, which cost most,
+    // are drawn again only when the scale changes.
+    QString below = QStringLiteral("legend");
+    for (const char* const name : {bandLayer, curvesLayer, hairLayer}) {
+        canvas_->addLayer(QLatin1String(name), canvas_->layer(below));
+        below = QLatin1String(name);
+        canvas_->layer(below)->setMode(QCPLayer::lmBuffered);
+    }
+    canvas_->setCurrentLayer(QLatin1String(bandLayer));
     band_ = new QCPItemRect(canvas_);
-    band_->setLayer(QStringLiteral("background"));
     band_->setVisible(false);
+    canvas_->setCurrentLayer(QLatin1String(hairLayer));
     hair_ = new QCPItemLine(canvas_);
     for (QCPItemPosition* end : {hair_->start, hair_->end}) {
         end->setTypeX(QCPItemPosition::ptPlotCoords);
@@ -141,6 +154,7 @@ void Plot::build() {
         end->setAxes(canvas_->xAxis, canvas_->yAxis);
         end->setAxisRect(canvas_->axisRect());
     }
+    canvas_->setCurrentLayer(QLatin1String(curvesLayer));
     outside_ = canvas_->addGraph();
     outside_->setAdaptiveSampling(false);
     markPoint_ = new QCPItemTracer(canvas_);
@@ -151,6 +165,8 @@ void Plot::build() {
     emptyText_ = new QCPItemText(canvas_);
     emptyText_->position->setType(QCPItemPosition::ptAxisRectRatio);
     emptyText_->position->setCoords(0.5, 0.5);
+    // Dashes are as long in any scale and any size of the window.
+    connect(canvas_, &QCustomPlot::beforeReplot, this, &Plot::drawAll);
     // A zoom may not leave what anybody could have measured.
     connect(canvas_->xAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this](const QCPRange& range) {
         const QCPRange bounded = range.bounded(1.0, 100000.0);
@@ -214,6 +230,20 @@ void Plot::paintTokens() {
 
 void Plot::display(const Picture& picture) {
     picture_ = picture;
+    drawAll();
+    emptyText_->setVisible(picture_.traces.isEmpty());
+    emptyText_->setText(picture_.empty);
+    if (foot_->text() != picture_.foot) {
+        foot_->setText(picture_.foot);
+        foot_->setVisible(!picture_.foot.isEmpty());
+    }
+    readAtCrosshair();
+    describe();
+    canvas_->layer(QLatin1String(bandLayer))->replot();
+    canvas_->layer(QLatin1String(curvesLayer))->replot();
+}
+
+void Plot::drawAll() {
     for (int i = 0; i < picture_.traces.size(); ++i) {
         if (i >= solid_.size()) {
             for (QVector<QCPGraph*>* list : {&solid_, &doubtful_}) {
@@ -230,13 +260,6 @@ void Plot::display(const Picture& picture) {
     }
     drawCorridor();
     drawMark();
-    emptyText_->setVisible(picture_.traces.isEmpty());
-    emptyText_->setText(picture_.empty);
-    foot_->setText(picture_.foot);
-    foot_->setVisible(!picture_.foot.isEmpty());
-    readAtCrosshair();
-    describe();
-    canvas_->replot(QCustomPlot::rpQueuedReplot);
 }
 
 void Plot::drawTrace(const Trace& trace, int index) {
@@ -263,13 +286,25 @@ void Plot::drawTrace(const Trace& trace, int index) {
         breakAtWraps(f, sure);
         breakAtWraps(fUnsure, unsure);
     }
-    solid_[index]->setPen(trace.stroke.pen());
-    solid_[index]->setData(f, sure, true);
+    setLine(solid_[index], trace.stroke, std::move(f), std::move(sure));
     Stroke thin = trace.stroke;
     thin.width = 1.0;
     thin.pattern = {3.0, 4.0};
-    doubtful_[index]->setPen(thin.pen());
-    doubtful_[index]->setData(fUnsure, unsure, true);
+    setLine(doubtful_[index], thin, std::move(fUnsure), std::move(unsure));
+}
+
+void Plot::setLine(QCPGraph* graph, const Stroke& stroke, QVector<double> frequencies, QVector<double> values) {
+    if (!stroke.pattern.isEmpty()) {
+        // The raster engine is several times slower at dashed pens than at solid ones: the dashes
+        // are cut here and drawn solid.
+        const DashScale scale{[this](double f) { return canvas_->xAxis->coordToPixel(f); }, [this](double v) { return canvas_->yAxis->coordToPixel(v); },
+                              stroke.width};
+        cutIntoDashes(frequencies, values, stroke.pattern, scale);
+    }
+    QPen pen = stroke.pen();
+    pen.setStyle(Qt::SolidLine);
+    graph->setPen(pen);
+    graph->setData(frequencies, values, true);
 }
 
 void Plot::drawCorridor() {
@@ -311,7 +346,7 @@ void Plot::drawMark() {
 void Plot::setCrosshair(double frequency) {
     crosshair_ = frequency;
     readAtCrosshair();
-    canvas_->replot(QCustomPlot::rpQueuedReplot);
+    canvas_->layer(QLatin1String(hairLayer))->replot();
 }
 
 void Plot::moveCrosshair(double frequency) {

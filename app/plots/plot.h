@@ -61,6 +61,8 @@ private:
     void build();
     void paintTokens();
     void drawTrace(const Trace& trace, int index);
+    void setLine(QCPGraph* graph, const Stroke& stroke, QVector<double> frequencies, QVector<double> values);
+    void drawAll();
     void drawCorridor();
     void drawMark();
     void readAtCrosshair();

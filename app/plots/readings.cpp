@@ -34,6 +34,11 @@ Readings::Readings(const QString& title, QWidget* parent) : QWidget(parent), tit
 
 void Readings::display(const QString& where, const QVector<Entry>& entries) {
     const bool reshaped = entries.size() != entries_.size();
+    if (!reshaped && where == where_ && std::ranges::equal(entries, entries_, [](const Entry& a, const Entry& b) {
+            return a.label == b.label && a.value == b.value && a.stroke.colour == b.stroke.colour;
+        })) {
+        return;
+    }
     where_ = where;
     entries_ = entries;
     if (reshaped) {

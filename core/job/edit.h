@@ -80,7 +80,4 @@ struct Start {
 /// Fails: not two ways, no impedance at fx (naming driver and range), odd Linkwitz-Riley orders.
 [[nodiscard]] Result<network::Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start);
 
-/// What the start would work into, for the screen: |Z| of each driver at fx.
-[[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const Job& job, const Cabinet& cabinet, double fx);
-
 } // namespace yf::job

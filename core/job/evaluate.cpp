@@ -109,7 +109,6 @@ AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
         assembled.missing.emplace_back("The curves in use share no range of frequencies, so nothing can be computed.");
         return assembled;
     }
-    assembled.extent = s.common;
     network::Network bare;
     network::Loads loads{.axis = assembled.axis};
     for (const Driver* driver : drivers) {
@@ -127,6 +126,11 @@ AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
         bare.drivers.push_back({.name = driver->id, .impedance = Z, .role = roleOf(driver->band)});
     }
     assembled.impedances = network::loadSource(bare);
+    if (const Axis audible = network::audibleAxis(s.common); audible.front() < audible.back()) {
+        auto onAudible = assembled.impedances(audible);
+        YF_EXPECT(onAudible.ok()); // within what every curve covers
+        assembled.audible = std::make_shared<const network::PreparedLoads>(std::move(*onAudible));
+    }
     assembled.loads = std::make_shared<const network::PreparedLoads>(std::move(loads));
     return assembled;
 }
@@ -231,9 +235,8 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
         result.ways[w].drive = solution->drives[w];
     }
     result.impedance = solution->impedances;
-    const Axis audible = network::audibleAxis(assembled.extent);
-    if (audible.front() < audible.back()) {
-        const auto least = network::leastImpedance(cabinet.circuit, assembled.impedances, audible);
+    if (assembled.audible) {
+        const auto least = network::leastImpedance(cabinet.circuit, assembled.impedances, *assembled.audible);
         YF_EXPECT(least.ok());
         result.leastImpedance = *least;
     }
@@ -251,6 +254,18 @@ Assembly assemble(const Job& job) {
         assembly.cabinets.push_back(assembleCabinet(job, cabinet));
     }
     return assembly;
+}
+
+Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet, double fx) {
+    if (!cabinet.hasImpedances) {
+        return Error{"", cabinet.missing.empty() ? "There is no impedance yet." : cabinet.missing.front(), ""};
+    }
+    YF_TRY(loads, cabinet.impedances({fx}));
+    std::vector<double> moduli;
+    for (const network::Load& load : loads.drivers) {
+        moduli.push_back(std::abs(load.impedance.front()));
+    }
+    return moduli;
 }
 
 bool sameMeasurements(const Job& before, const Job& after) {

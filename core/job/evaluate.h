@@ -15,7 +15,7 @@ struct AssembledCabinet {
     curve::Axis axis;                       ///< design-axis points that all curves in use cover
     std::shared_ptr<const network::PreparedLoads> loads;
     network::LoadsOn impedances;            ///< the same loads on any axis, without responses
-    curve::Range extent;                    ///< what all curves in use cover
+    std::shared_ptr<const network::PreparedLoads> audible; ///< those, 20 Hz to 20 kHz as far as the data reach
     std::vector<std::string> missing;       ///< sentences: what is not there yet and what it costs
     bool hasImpedances{};
     bool hasResponses{};
@@ -27,6 +27,10 @@ struct Assembly {
 };
 
 [[nodiscard]] Assembly assemble(const Job& job);
+
+/// What a start from the book works into: |Z| of each driver of the cabinet at fx, in the order of
+/// its network. Fails with what is missing, or naming the range of the data.
+[[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet, double fx);
 
 /// Whether an assembly made for `before` still serves `after`: the same drivers, takes in use and
 /// networks' driver names.

@@ -157,15 +157,6 @@ Section waySection(const std::string& name, const Driver& driver, std::vector<Sl
 
 } // namespace
 
-Result<std::vector<double>> loadsAtCrossover(const Job& job, const Cabinet& cabinet, double fx) {
-    std::vector<double> loads;
-    for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
-        YF_TRY(load, modulusAt(job, *findDriver(job, end.driver), fx));
-        loads.push_back(load);
-    }
-    return loads;
-}
-
 Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start) {
     if (start.alignment == network::Alignment::linkwitzRiley && start.order % 2 != 0) {
         return Error{"order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};

@@ -8,7 +8,7 @@
 // Two versions of each loop, chosen when the program starts: figures are alike, since products and
 // sums are never contracted. The sanitizers' runtime is not up yet when that choice is made.
 #if defined(__x86_64__) && defined(__GNUC__) && !defined(__clang__) && !defined(__SANITIZE_ADDRESS__)
-#define YF_VECTORISED __attribute__((target_clones("default", "avx2")))
+#define YF_VECTORISED __attribute__((target_clones("default", "avx2", "avx512f")))
 #else
 #define YF_VECTORISED
 #endif
@@ -26,6 +26,13 @@ YF_VECTORISED void subtractProduct(Block& acc, const Block& a, const Block& b) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         acc.re[k] -= a.re[k] * b.re[k] - a.im[k] * b.im[k];
         acc.im[k] -= a.re[k] * b.im[k] + a.im[k] * b.re[k];
+    }
+}
+
+YF_VECTORISED void setNegatedProduct(Block& acc, const Block& a, const Block& b) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] = a.im[k] * b.im[k] - a.re[k] * b.re[k];
+        acc.im[k] = -(a.re[k] * b.im[k] + a.im[k] * b.re[k]);
     }
 }
 
@@ -55,6 +62,63 @@ YF_VECTORISED void scale(Block& acc, double factor) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         acc.re[k] *= factor;
         acc.im[k] *= factor;
+    }
+}
+
+YF_VECTORISED void addScaled(Block& acc, const Block& a, double factor) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] += factor * a.re[k];
+        acc.im[k] += factor * a.im[k];
+    }
+}
+
+YF_VECTORISED void addReactance(Block& acc, const Block& a, double r, double x0, const RealBlock& basis) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double x = x0 * basis[k];
+        acc.re[k] += r * a.re[k] - x * a.im[k];
+        acc.im[k] += r * a.im[k] + x * a.re[k];
+    }
+}
+
+YF_VECTORISED void addAcross(Block& acc, const Block& a, double r, double x0, const RealBlock& basis) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double x = x0 * basis[k];
+        const double inverse = 1.0 / (r * r + x * x);
+        const double re = r * inverse;
+        const double im = x * inverse;
+        acc.re[k] += re * a.re[k] + im * a.im[k];
+        acc.im[k] += re * a.im[k] - im * a.re[k];
+    }
+}
+
+YF_VECTORISED void setScaled(Block& out, const Block& a, double factor) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        out.re[k] = factor * a.re[k];
+        out.im[k] = factor * a.im[k];
+    }
+}
+
+YF_VECTORISED void raiseToSquare(RealBlock& most, const Block& a) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double square = a.re[k] * a.re[k] + a.im[k] * a.im[k];
+        most[k] = square > most[k] ? square : most[k];
+    }
+}
+
+YF_VECTORISED void lowerToSquare(RealBlock& least, const Block& a) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double square = a.re[k] * a.re[k] + a.im[k] * a.im[k];
+        least[k] = square < least[k] ? square : least[k];
+    }
+}
+
+/// out = 1/(r + j·x0·basis)
+YF_VECTORISED static void setAcross(Block& out, double r, double x0, const RealBlock& basis) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double x = x0 * basis[k];
+        const double inverse = 1.0 / (r * r + x * x);
+        out.re[k] = r * inverse;
+        out.im[k] = -x * inverse;
     }
 }
 
@@ -169,16 +233,72 @@ void impedance(Block& out, const OnePort& port, const Grid& grid, std::size_t bl
     }
 }
 
-std::vector<Complex> gather(const std::vector<Block>& blocks, std::size_t points) {
-    std::vector<Complex> values;
-    values.reserve(points);
-    for (const Block& block : blocks) {
-        const std::size_t count = std::min(blockSize, points - values.size());
-        for (std::size_t k = 0; k < count; ++k) {
-            values.emplace_back(block.re[k], block.im[k]);
-        }
+std::optional<Reactance> reactance(const Part& part, const Grid& grid, std::size_t block) {
+    switch (part.kind) {
+    case PartKind::resistor:
+        return Reactance{part.value, 0.0, &grid.omega[block], &grid.inverseOmega[block]};
+    case PartKind::coil:
+        return part.rp ? std::nullopt : std::optional(Reactance{part.dcr, part.value, &grid.omega[block], &grid.inverseOmega[block]});
+    case PartKind::capacitor:
+        return part.leak ? std::nullopt
+                         : std::optional(Reactance{lossResistance(part), -1.0 / part.value, &grid.inverseOmega[block], &grid.omega[block]});
     }
-    return values;
+    return std::nullopt;
+}
+
+void addSeries(Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block) {
+    const auto lone = port.part() == nullptr ? std::nullopt : reactance(*port.part(), grid, block);
+    if (!lone) {
+        Block Z;
+        impedance(Z, port, grid, block);
+        addProduct(acc, Z, a);
+    } else if (lone->x0 == 0.0) {
+        addScaled(acc, a, lone->r);
+    } else {
+        addReactance(acc, a, lone->r, lone->x0, *lone->basis);
+    }
+}
+
+void addShunt(Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block) {
+    const auto lone = port.part() == nullptr ? std::nullopt : reactance(*port.part(), grid, block);
+    if (!lone) {
+        Block Z;
+        Block Y;
+        impedance(Z, port, grid, block);
+        invert(Y, Z);
+        addProduct(acc, Y, a);
+    } else if (lone->x0 == 0.0) {
+        addScaled(acc, a, 1.0 / lone->r);
+    } else if (lone->r == 0.0) {
+        // 1/(j·x0·b) = j·(−1/x0)·(1/b): no division at any frequency.
+        addReactance(acc, a, 0.0, -1.0 / lone->x0, *lone->inverseBasis);
+    } else {
+        addAcross(acc, a, lone->r, lone->x0, *lone->basis);
+    }
+}
+
+void admittance(Block& out, const OnePort& port, const Grid& grid, std::size_t block) {
+    const auto lone = port.part() == nullptr ? std::nullopt : reactance(*port.part(), grid, block);
+    if (!lone) {
+        Block Z;
+        impedance(Z, port, grid, block);
+        invert(out, Z);
+    } else if (lone->x0 == 0.0) {
+        fill(out, 1.0 / lone->r);
+    } else {
+        setAcross(out, lone->r, lone->x0, *lone->basis);
+    }
+}
+
+void store(std::vector<Complex>& values, const Block& block, std::size_t index) {
+    const std::size_t first = index * blockSize;
+    const std::size_t count = std::min(blockSize, values.size() - first);
+    // std::complex is two doubles in a row, by the standard.
+    auto* out = reinterpret_cast<double*>(values.data() + first);
+    for (std::size_t k = 0; k < count; ++k) {
+        out[2 * k] = block.re[k];
+        out[2 * k + 1] = block.im[k];
+    }
 }
 
 void endAdmittance(Block& out, const DriverEnd& end, const Block& one) {

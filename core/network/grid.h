@@ -6,6 +6,7 @@
 
 #include <array>
 #include <cstddef>
+#include <optional>
 #include <vector>
 
 /// Inner form of the two solvers: blocks of 64 frequencies, real and imaginary parts apart, so
@@ -41,6 +42,8 @@ void fill(Block& out, Complex value);
 void addProduct(Block& acc, const Block& a, const Block& b);
 /// acc −= a·b
 void subtractProduct(Block& acc, const Block& a, const Block& b);
+/// acc = −a·b
+void setNegatedProduct(Block& acc, const Block& a, const Block& b);
 /// acc += a
 void add(Block& acc, const Block& a);
 /// acc −= a
@@ -48,6 +51,12 @@ void subtract(Block& acc, const Block& a);
 /// acc ·= a
 void multiply(Block& acc, const Block& a);
 void scale(Block& acc, double factor);
+/// acc += factor·a
+void addScaled(Block& acc, const Block& a, double factor);
+/// acc += (r + j·x0·basis)·a: a coil with basis ω and x0 = L, a capacitor with 1/ω and −1/C.
+void addReactance(Block& acc, const Block& a, double r, double x0, const RealBlock& basis);
+/// acc += a/(r + j·x0·basis); r and x0 not both zero.
+void addAcross(Block& acc, const Block& a, double r, double x0, const RealBlock& basis);
 /// out = 1/a; a modulus below the floor is taken as the floor.
 void invert(Block& out, const Block& a);
 /// out = 1/a for a voltage or a pivot: no floor, any modulus between 1e-150 and 1e150.
@@ -56,8 +65,35 @@ void reciprocal(Block& out, const Block& a);
 /// Ohms of a one-port over one block of frequencies.
 void impedance(Block& out, const OnePort& port, const Grid& grid, std::size_t block);
 
-/// Complex values of the first `points` entries.
-[[nodiscard]] std::vector<Complex> gather(const std::vector<Block>& blocks, std::size_t points);
+/// The constant resistance and the reactance x0·basis of a lone part; nothing where it has a parallel
+/// loss (Rp, R_leak), which `impedance` knows.
+struct Reactance {
+    double r{};
+    double x0{};
+    const RealBlock* basis{};
+    const RealBlock* inverseBasis{};
+};
+
+[[nodiscard]] std::optional<Reactance> reactance(const Part& part, const Grid& grid, std::size_t block);
+
+/// acc += Z·a for the impedance of a one-port: a slot in the line.
+void addSeries(Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block);
+/// acc += a/Z: a slot across the way.
+void addShunt(Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block);
+
+/// Admittance of a one-port.
+void admittance(Block& out, const OnePort& port, const Grid& grid, std::size_t block);
+
+/// Raises each entry to |a|² where that is larger; lowers it where that is smaller.
+void raiseToSquare(RealBlock& most, const Block& a);
+void lowerToSquare(RealBlock& least, const Block& a);
+
+/// out = factor·a
+void setScaled(Block& out, const Block& a, double factor);
+
+/// Writes a block into its place among the values of all frequencies; what lies behind the last
+/// one is left out.
+void store(std::vector<Complex>& values, const Block& block, std::size_t index);
 
 /// The admittance of a driver's end: count and wiring included.
 void endAdmittance(Block& out, const DriverEnd& end, const Block& one);

@@ -16,8 +16,13 @@ struct Column {
 /// One block of frequencies on its way through the tree.
 class BlockSolver {
 public:
-    BlockSolver(const Grid& grid, const std::vector<std::size_t>& loadOfEnd, std::size_t block)
-        : grid_(grid), loadOfEnd_(loadOfEnd), block_(block), drives_(loadOfEnd.size()) {}
+    BlockSolver(const Grid& grid, const std::vector<std::size_t>& loadOfEnd)
+        : grid_(grid), loadOfEnd_(loadOfEnd), drives_(loadOfEnd.size()) {}
+
+    void begin(std::size_t block) {
+        block_ = block;
+        nextEnd_ = 0;
+    }
 
     /// Admittance of the section; the drives of the ends below it are left relative to its input.
     void section(const Section& section, Block& Yin) {
@@ -26,13 +31,16 @@ public:
         fill(column.v, 1.0);
         if (const auto* end = std::get_if<DriverEnd>(&section.end)) {
             endAdmittance(column.i, *end, grid_.admittances[loadOfEnd_[nextEnd_]][block_]);
-            fill(drives_[nextEnd_], static_cast<double>(end->polarity));
             ++nextEnd_;
         } else {
             ways(std::get<Ways>(section.end), column.i);
         }
+        const auto* leaf = std::get_if<DriverEnd>(&section.end);
         if (section.ladder.empty()) {
             Yin = column.i;
+            if (leaf != nullptr) {
+                fill(drives_[first], static_cast<double>(leaf->polarity));
+            }
             return;
         }
         for (auto slot = section.ladder.rbegin(); slot != section.ladder.rend(); ++slot) {
@@ -42,6 +50,13 @@ public:
         reciprocal(T, column.v);
         Yin = column.i;
         multiply(Yin, T);
+        if (leaf != nullptr) {
+            drives_[first] = T;
+            if (leaf->polarity < 0) {
+                scale(drives_[first], -1.0);
+            }
+            return;
+        }
         for (std::size_t end = first; end < nextEnd_; ++end) {
             multiply(drives_[end], T);
         }
@@ -81,25 +96,11 @@ private:
         }
     }
 
-    void pass(const SeriesSlot& slot, Column& column) {
-        Block Z;
-        impedance(Z, slot.port, grid_, block_);
-        addProduct(column.v, Z, column.i);
-    }
+    void pass(const SeriesSlot& slot, Column& column) { addSeries(column.v, slot.port, column.i, grid_, block_); }
 
-    void pass(const ShuntSlot& slot, Column& column) {
-        Block Z;
-        Block Y;
-        impedance(Z, slot.port, grid_, block_);
-        invert(Y, Z);
-        addProduct(column.i, Y, column.v);
-    }
+    void pass(const ShuntSlot& slot, Column& column) { addShunt(column.i, slot.port, column.v, grid_, block_); }
 
-    void resistanceInLine(double R, Column& column) {
-        Block Z;
-        fill(Z, R);
-        addProduct(column.v, Z, column.i);
-    }
+    void resistanceInLine(double R, Column& column) { addScaled(column.v, column.i, R); }
 
     void pass(const TransformerSlot& slot, Column& column) {
         scale(column.v, 1.0 / slot.ratio);
@@ -125,7 +126,7 @@ private:
 
     const Grid& grid_;
     const std::vector<std::size_t>& loadOfEnd_;
-    std::size_t block_;
+    std::size_t block_{};
     std::size_t nextEnd_{};
     std::vector<Block> drives_;
 };
@@ -135,13 +136,17 @@ private:
 Solution solveTree(const Circuit& circuit, const PreparedLoads& loads, const std::vector<std::size_t>& loadOfEnd) {
     const Grid& grid = loads.grid();
     const double Rs = circuit.source.resistance;
-    std::vector<std::vector<Block>> drives(loadOfEnd.size(), std::vector<Block>(grid.blocks()));
-    std::vector<Block> Zin(grid.blocks());
+    Solution solution;
+    solution.drives.assign(loadOfEnd.size(), std::vector<Complex>(grid.points));
+    solution.impedances.resize(grid.points);
+    BlockSolver solver(grid, loadOfEnd);
     for (std::size_t block = 0; block < grid.blocks(); ++block) {
-        BlockSolver solver(grid, loadOfEnd, block);
+        solver.begin(block);
         Block Yin;
         solver.section(*circuit.tree(), Yin);
-        invert(Zin[block], Yin);
+        Block Zin;
+        invert(Zin, Yin);
+        store(solution.impedances, Zin, block);
         if (Rs > 0.0) {
             Block divider;
             fill(divider, 1.0);
@@ -154,14 +159,9 @@ Solution solveTree(const Circuit& circuit, const PreparedLoads& loads, const std
             }
         }
         for (std::size_t end = 0; end < loadOfEnd.size(); ++end) {
-            drives[end][block] = solver.drives()[end];
+            store(solution.drives[end], solver.drives()[end], block);
         }
     }
-    Solution solution;
-    for (const auto& drive : drives) {
-        solution.drives.push_back(gather(drive, grid.points));
-    }
-    solution.impedances = gather(Zin, grid.points);
     return solution;
 }
 

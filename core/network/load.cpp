@@ -9,6 +9,7 @@
 #include <cmath>
 #include <numbers>
 #include <numeric>
+#include <span>
 
 namespace yf::network {
 
@@ -258,36 +259,30 @@ std::vector<Complex> impedancesOn(const Circuit& circuit, const Loads& loads) {
     return solution->impedances;
 }
 
-/// Minimum of a function that has one between a and b, by golden section in ln f.
-template <class F>
-Lowest narrow(double a, double b, F&& modulus) {
-    constexpr double golden = 0.6180339887498949;
-    double low = std::log(a);
-    double high = std::log(b);
-    double x1 = high - golden * (high - low);
-    double x2 = low + golden * (high - low);
-    double y1 = modulus(std::exp(x1));
-    double y2 = modulus(std::exp(x2));
-    constexpr int steps = 48; // the bracket shrinks to 1e-10 of itself
-    for (int i = 0; i < steps; ++i) {
-        if (y1 < y2) {
-            high = x2;
-            x2 = x1;
-            y2 = y1;
-            x1 = high - golden * (high - low);
-            y1 = modulus(std::exp(x1));
-        } else {
-            low = x1;
-            x1 = x2;
-            y1 = y2;
-            x2 = low + golden * (high - low);
-            y2 = modulus(std::exp(x2));
-        }
+/// A stretch of frequencies with a minimum somewhere inside, and the least value seen in it.
+struct Valley {
+    double from{};
+    double to{};
+    Lowest lowest{};
+};
+
+/// So many frequencies strictly between the ends, even in ln f.
+void addBetween(Axis& axis, double from, double to, std::size_t count) {
+    const double step = std::log(to / from) / static_cast<double>(count + 1);
+    for (std::size_t i = 1; i <= count; ++i) {
+        axis.push_back(from * std::exp(static_cast<double>(i) * step));
     }
-    return y1 < y2 ? Lowest{y1, std::exp(x1)} : Lowest{y2, std::exp(x2)};
 }
 
-/// Least value of a positive function of the complex impedance.
+/// The point of least value, with its neighbours as the new stretch.
+Valley lowestOf(const Valley& valley, std::span<const double> axis, std::span<const double> values) {
+    const auto k = static_cast<std::size_t>(std::ranges::min_element(values) - values.begin());
+    return {k == 0 ? valley.from : axis[k - 1], k + 1 == axis.size() ? valley.to : axis[k + 1], {values[k], axis[k]}};
+}
+
+/// Least value of a positive function of the complex impedance: first on the axis, then between its
+/// points wherever these leave room for something lower. A solution of 64 points costs little more
+/// than one of a single point, so valleys are looked into by whole combs of points.
 template <class Measure>
 Result<Lowest> leastOf(const Circuit& circuit,
                        const LoadsOn& loadsOn,
@@ -295,35 +290,55 @@ Result<Lowest> leastOf(const Circuit& circuit,
                        const std::vector<Complex>& Z,
                        Measure&& measure,
                        const std::function<void(Loads&)>& change = {}) {
-    std::optional<Error> failed;
-    const auto at = [&](double f) {
-        // The search may leave the last point by a rounding error.
-        auto loads = loadsOn({std::clamp(f, axis.front(), axis.back())});
-        if (!loads) {
-            failed = loads.error();
-            return 0.0;
-        }
+    const auto valuesOn = [&](const Axis& points) -> Result<std::vector<double>> {
+        YF_TRY(loads, loadsOn(points));
         if (change) {
-            change(*loads);
+            change(loads);
         }
-        return measure(impedancesOn(circuit, *loads).front());
+        std::vector<double> values;
+        for (const Complex& z : impedancesOn(circuit, loads)) {
+            values.push_back(measure(z));
+        }
+        return values;
     };
-    Lowest lowest{measure(Z.front()), axis.front()};
-    for (std::size_t k = 0; k < axis.size(); ++k) {
-        const double value = measure(Z[k]);
-        if (value < lowest.ohms) {
-            lowest = {value, axis[k]};
+    std::vector<double> values;
+    std::ranges::transform(Z, std::back_inserter(values), measure);
+    const auto least = static_cast<std::size_t>(std::ranges::min_element(values) - values.begin());
+    Lowest lowest{values[least], axis[least]};
+
+    // Between neighbours 1/48 octave apart even a sharp trap falls by less than half.
+    constexpr double couldFall = 0.5;
+    constexpr std::size_t comb = 14;
+    std::vector<Valley> valleys;
+    Axis combs;
+    for (std::size_t k = 1; k + 1 < axis.size(); ++k) {
+        if (values[k] <= values[k - 1] && values[k] <= values[k + 1] && values[k] * couldFall < lowest.ohms) {
+            valleys.push_back({axis[k - 1], axis[k + 1], {values[k], axis[k]}});
+            addBetween(combs, axis[k - 1], axis[k + 1], comb);
         }
-        const bool inside = k > 0 && k + 1 < axis.size();
-        // Only a minimum that could undercut the best is worth narrowing down: between two
-        // neighbours 1/48 octave apart even a sharp trap falls by less than half.
-        constexpr double couldFall = 0.5;
-        if (inside && value <= measure(Z[k - 1]) && value <= measure(Z[k + 1]) && value * couldFall < lowest.ohms) {
-            const Lowest found = narrow(axis[k - 1], axis[k + 1], at);
-            if (failed) {
-                return *failed;
-            }
-            lowest = found.ohms < lowest.ohms ? found : lowest;
+    }
+    if (valleys.empty()) {
+        return lowest;
+    }
+    YF_TRY(combed, valuesOn(combs));
+    for (std::size_t i = 0; i < valleys.size(); ++i) {
+        valleys[i] = lowestOf(valleys[i], std::span(combs).subspan(i * comb, comb), std::span(combed).subspan(i * comb, comb));
+        lowest = valleys[i].lowest.ohms < lowest.ohms ? valleys[i].lowest : lowest;
+    }
+
+    // What is left to fall between points 1/360 octave apart is little: a dip that narrow has
+    // already shown as the lowest of all.
+    constexpr double couldStillFall = 0.98;
+    constexpr std::size_t fineComb = 62;
+    constexpr int closer = 5; // each time 1/32 of the stretch: 1e-9 of a frequency in the end
+    std::ranges::sort(valleys, {}, [](const Valley& valley) { return valley.lowest.ohms; });
+    for (Valley valley : valleys) {
+        for (int i = 0; i < closer && valley.lowest.ohms * couldStillFall < lowest.ohms; ++i) {
+            Axis points;
+            addBetween(points, valley.from, valley.to, fineComb);
+            YF_TRY(fine, valuesOn(points));
+            valley = lowestOf(valley, points, fine);
+            lowest = valley.lowest.ohms < lowest.ohms ? valley.lowest : lowest;
         }
     }
     return lowest;
@@ -352,10 +367,9 @@ Axis audibleAxis(const curve::Range& extent) {
     return axis;
 }
 
-Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis) {
-    YF_TRY(loads, loadsOn(axis));
-    YF_TRY(solution, solve(circuit, PreparedLoads(loads)));
-    return leastOf(circuit, loadsOn, axis, solution.impedances, modulus);
+Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
+    YF_TRY(solution, solve(circuit, onAxis));
+    return leastOf(circuit, loadsOn, onAxis.loads().axis, solution.impedances, modulus);
 }
 
 std::optional<double> dcTerminals(const Circuit& circuit, const Loads& loads) {

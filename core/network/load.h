@@ -47,9 +47,10 @@ struct AmplifierLoad {
 /// Source: Benjamin 1994; closed form in docs/theory/network.md.
 [[nodiscard]] double epdr(Complex Z);
 
-/// Least |Z| of a circuit in [from, to] Hz: the points of `axis` there, then each local minimum
-/// narrowed between its neighbours (a trap's dip is narrower than a grid step).
-[[nodiscard]] Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis);
+/// Least |Z| of a circuit over the axis of `onAxis`: its points, then each valley that could hold
+/// something lower narrowed down between its neighbours (a trap's dip is narrower than a grid
+/// step). `onAxis` is what `loadsOn` gives for its axis, made ready once for many circuits.
+[[nodiscard]] Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
 
 /// 20 Hz to 20 kHz within `extent`: the design axis's points and both ends.
 [[nodiscard]] Axis audibleAxis(const curve::Range& extent);

@@ -7,7 +7,6 @@
 #include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
-#include <map>
 #include <numeric>
 
 namespace yf::network {
@@ -61,19 +60,16 @@ public:
 
     /// V(from) − V(to); equal terms of both potentials cancel.
     [[nodiscard]] Sum voltage(std::size_t from, std::size_t to) const {
-        std::map<std::size_t, double> terms;
-        for (const Term& t : potentials_[from]) {
-            terms[t.index] += t.sign;
-        }
+        Sum sum = potentials_[from];
         for (const Term& t : potentials_[to]) {
-            terms[t.index] -= t.sign;
-        }
-        Sum sum;
-        for (const auto& [index, sign] : terms) {
-            if (sign != 0.0) {
-                sum.push_back({index, sign});
+            const auto same = std::ranges::find(sum, t.index, &Term::index);
+            if (same == sum.end()) {
+                sum.push_back({t.index, -t.sign});
+            } else {
+                same->sign -= t.sign;
             }
         }
+        std::erase_if(sum, [](const Term& t) { return t.sign == 0.0; });
         return sum;
     }
 
@@ -132,7 +128,7 @@ private:
 /// Lower triangle of a sparse symmetric matrix of blocks, with fill-in already in its pattern.
 class Pattern {
 public:
-    explicit Pattern(std::size_t n) : n_(n), present_(n * n, false) {
+    explicit Pattern(std::size_t n) : n_(n), present_(n * n, char{0}) {
         for (std::size_t i = 0; i < n; ++i) {
             present_[i * n + i] = true;
         }
@@ -146,7 +142,7 @@ public:
     /// New place of each unknown: fewest neighbours first; the first `free` unknowns only, since
     /// a constraint has no pivot of its own until its nodes are gone.
     [[nodiscard]] std::vector<std::size_t> minimumDegree(std::size_t free) const {
-        std::vector<bool> matrix = present_;
+        std::vector<char> matrix = present_;
         std::vector<bool> gone(n_, false);
         std::vector<std::size_t> place(n_);
         for (std::size_t step = 0; step < n_; ++step) {
@@ -157,7 +153,7 @@ public:
                 if (!gone[i]) {
                     std::size_t degree = 0;
                     for (std::size_t j = 0; j < n_; ++j) {
-                        degree += !gone[j] && matrix[i * n_ + j] ? 1U : 0U;
+                        degree += !gone[j] && matrix[i * n_ + j] != 0 ? 1U : 0U;
                     }
                     if (degree < fewest) {
                         fewest = degree;
@@ -168,9 +164,9 @@ public:
             gone[best] = true;
             place[best] = step;
             for (std::size_t i = 0; i < n_; ++i) {
-                for (std::size_t j = 0; j < n_; ++j) {
-                    if (!gone[i] && !gone[j] && matrix[i * n_ + best] && matrix[best * n_ + j]) {
-                        matrix[i * n_ + j] = true;
+                for (std::size_t j = 0; !gone[i] && matrix[i * n_ + best] != 0 && j < n_; ++j) {
+                    if (!gone[j] && matrix[best * n_ + j] != 0) {
+                        matrix[i * n_ + j] = 1;
                     }
                 }
             }
@@ -182,7 +178,7 @@ public:
         Pattern result(n_);
         for (std::size_t i = 0; i < n_; ++i) {
             for (std::size_t j = 0; j < n_; ++j) {
-                if (present_[i * n_ + j]) {
+                if (present_[i * n_ + j] != 0) {
                     result.connect(place[i], place[j]);
                 }
             }
@@ -199,20 +195,23 @@ public:
         return result;
     }
 
-    [[nodiscard]] bool has(std::size_t i, std::size_t j) const { return present_[i * n_ + j]; }
+    [[nodiscard]] bool has(std::size_t i, std::size_t j) const { return present_[i * n_ + j] != 0; }
 
     [[nodiscard]] std::size_t size() const { return n_; }
 
 private:
     std::size_t n_;
-    std::vector<bool> present_;
+    std::vector<char> present_;
 };
+
+/// Frequencies of a block whose solution is not to be trusted.
+using Weak = std::array<bool, blockSize>;
 
 /// One block of frequencies of A·U = b.
 class System {
 public:
     explicit System(const Pattern& pattern)
-        : n_(pattern.size()), slot_(n_ * n_, 0), rhs_(n_), sourceRow_(n_) {
+        : n_(pattern.size()), slot_(n_ * n_, 0), rhs_(n_), sourceRow_(n_), inverses_(n_) {
         std::size_t count = 0;
         rowsBelow_.resize(n_);
         for (std::size_t j = 0; j < n_; ++j) {
@@ -226,17 +225,13 @@ public:
             }
         }
         entries_.resize(count);
+        fresh_.assign(count + 2 * n_, char{1});
     }
 
+    /// Nothing is in the system; what is written first is written over.
     void clear() {
-        for (Block& entry : entries_) {
-            fill(entry, 0.0);
-        }
-        for (std::size_t i = 0; i < n_; ++i) {
-            fill(rhs_[i], 0.0);
-            fill(sourceRow_[i], 0.0);
-        }
-        fill(sourceSelf_, 0.0);
+        std::ranges::fill(fresh_, char{1});
+        freshSource_ = true;
     }
 
     /// A += y·(q·pᵀ + p·qᵀ)/2 for voltages q and p; q = p for an ordinary branch.
@@ -258,35 +253,26 @@ public:
         }
     }
 
-    /// Solves; afterwards U(i) are the unknowns. Frequencies whose pivot is too small are redone.
-    void solve() {
-        const std::vector<Block> matrix = entries_;
-        const std::vector<Block> right = rhs_;
-        std::array<double, blockSize> largest{};
-        std::array<double, blockSize> least{};
+    /// Solves; afterwards U(i) are the unknowns. True where a pivot was too small to be trusted:
+    /// stamp these anew and call solveDensely.
+    [[nodiscard]] Weak solve() {
+        zeroFreshEntries();
+        RealBlock largest{};
+        RealBlock least{};
         least.fill(1e300);
-        const auto square = [](const Block& b, std::size_t k) { return b.re[k] * b.re[k] + b.im[k] * b.im[k]; };
-        for (const Block& entry : matrix) {
-            for (std::size_t k = 0; k < blockSize; ++k) {
-                largest[k] = std::max(largest[k], square(entry, k));
-            }
+        for (const Block& entry : entries_) {
+            raiseToSquare(largest, entry);
         }
-        Block pivotInverse;
-        Block factor;
-        std::vector<Block> inverses(n_);
         for (std::size_t k = 0; k < n_; ++k) {
             const Block& pivot = entries_[slot_[k * n_ + k]];
-            for (std::size_t f = 0; f < blockSize; ++f) {
-                least[f] = std::min(least[f], square(pivot, f));
-            }
-            reciprocal(pivotInverse, pivot);
-            inverses[k] = pivotInverse;
+            lowerToSquare(least, pivot);
+            reciprocal(inverses_[k], pivot);
             const auto& below = rowsBelow_[k];
             for (std::size_t row = below.size(); row-- > 0;) {
                 // The last row first: entries of column k are still those of A when they are used.
                 Block& Aik = entries_[slot_[below[row] * n_ + k]];
-                factor = Aik;
-                multiply(factor, pivotInverse);
+                Block factor = Aik;
+                multiply(factor, inverses_[k]);
                 for (std::size_t column = 0; column <= row; ++column) {
                     subtractProduct(entries_[slot_[below[row] * n_ + below[column]]],
                                     factor,
@@ -294,19 +280,49 @@ public:
                 }
                 Aik = factor;
             }
+            // Few branches touch the source: most right sides are nothing for a while.
+            if (rhsFresh(k)) {
+                continue;
+            }
             for (const std::size_t i : below) {
-                subtractProduct(rhs_[i], entries_[slot_[i * n_ + k]], rhs_[k]);
+                if (rhsFresh(i)) {
+                    setNegatedProduct(rhs_[i], entries_[slot_[i * n_ + k]], rhs_[k]);
+                    rhsFresh(i) = 0;
+                } else {
+                    subtractProduct(rhs_[i], entries_[slot_[i * n_ + k]], rhs_[k]);
+                }
             }
         }
         for (std::size_t k = n_; k-- > 0;) {
-            multiply(rhs_[k], inverses[k]);
+            if (rhsFresh(k)) {
+                fill(rhs_[k], 0.0);
+                rhsFresh(k) = 0;
+            } else {
+                multiply(rhs_[k], inverses_[k]);
+            }
             for (const std::size_t i : rowsBelow_[k]) {
                 subtractProduct(rhs_[k], entries_[slot_[i * n_ + k]], rhs_[i]);
             }
         }
+        Weak weak{};
         for (std::size_t f = 0; f < blockSize; ++f) {
-            if (!(least[f] > leastPivot * leastPivot * largest[f])) {
-                solveDensely(matrix, right, f);
+            weak[f] = !(least[f] > leastPivot * leastPivot * largest[f]);
+        }
+        return weak;
+    }
+
+    /// Takes the unknowns of the weak frequencies from `stamped`, the same system not yet solved,
+    /// by a dense solution with full pivoting.
+    void solveDensely(System& stamped, const Weak& weak) {
+        stamped.zeroFreshEntries();
+        for (std::size_t i = 0; i < n_; ++i) {
+            if (stamped.rhsFresh(i) != 0) {
+                fill(stamped.rhs_[i], 0.0);
+            }
+        }
+        for (std::size_t f = 0; f < blockSize; ++f) {
+            if (weak[f]) {
+                solveDensely(stamped.entries_, stamped.rhs_, f);
             }
         }
     }
@@ -317,24 +333,49 @@ public:
     void sourceCurrent(Block& out) const {
         out = sourceSelf_;
         for (std::size_t i = 0; i < n_; ++i) {
-            addProduct(out, sourceRow_[i], rhs_[i]);
+            if (fresh_[entries_.size() + n_ + i] == 0) {
+                addProduct(out, sourceRow_[i], rhs_[i]);
+            }
         }
     }
 
 private:
     void accumulate(std::size_t i, std::size_t j, const Block& y, double sign) {
-        Block signedY = y;
-        if (sign < 0.0) {
-            scale(signedY, -1.0);
-        }
         if (i == known && j == known) {
-            add(sourceSelf_, signedY);
+            addOrSet(sourceSelf_, freshSource_, y, sign);
         } else if (j == known) {
-            subtract(rhs_[i], signedY);
+            addOrSet(rhs_[i], fresh_[entries_.size() + i], y, -sign);
         } else if (i == known) {
-            add(sourceRow_[j], signedY);
+            addOrSet(sourceRow_[j], fresh_[entries_.size() + n_ + j], y, sign);
         } else if (i >= j) {
-            add(entries_[slot_[i * n_ + j]], signedY);
+            const std::size_t slot = slot_[i * n_ + j];
+            addOrSet(entries_[slot], fresh_[slot], y, sign);
+        }
+    }
+
+    template <class Flag>
+    static void addOrSet(Block& sum, Flag& fresh, const Block& y, double sign) {
+        if (fresh) {
+            setScaled(sum, y, sign);
+            fresh = Flag{};
+        } else {
+            addScaled(sum, y, sign);
+        }
+    }
+
+    [[nodiscard]] char& rhsFresh(std::size_t i) { return fresh_[entries_.size() + i]; }
+
+    /// Entries that only fill-in will reach, and the source's own if nothing hangs on it.
+    void zeroFreshEntries() {
+        for (std::size_t i = 0; i < entries_.size(); ++i) {
+            if (fresh_[i] != 0) {
+                fill(entries_[i], 0.0);
+                fresh_[i] = 0;
+            }
+        }
+        if (freshSource_) {
+            fill(sourceSelf_, 0.0);
+            freshSource_ = false;
         }
     }
 
@@ -365,7 +406,10 @@ private:
     std::vector<Block> entries_;
     std::vector<Block> rhs_;
     std::vector<Block> sourceRow_;
+    std::vector<Block> inverses_;
     Block sourceSelf_{};
+    std::vector<char> fresh_; ///< of entries, right sides, source row: nothing written yet
+    bool freshSource_{true};
 };
 
 /// Coils that see each other, as branches of the graph.
@@ -474,18 +518,38 @@ public:
         order();
     }
 
-    [[nodiscard]] std::vector<Block> driverDrives(const Grid& grid,
-                                                  const std::vector<std::size_t>& loadOfEnd,
-                                                  std::size_t block,
-                                                  Block& Yin,
-                                                  System& system) const {
+    /// `drives` has room for every driver.
+    void driverDrives(const Grid& grid,
+                      const std::vector<std::size_t>& loadOfEnd,
+                      std::size_t block,
+                      Block& Yin,
+                      std::vector<Block>& drives,
+                      System& system) const {
+        stampAll(grid, loadOfEnd, block, system);
+        const Weak weak = system.solve();
+        if (std::ranges::find(weak, true) != weak.end()) {
+            System again(pattern_);
+            stampAll(grid, loadOfEnd, block, again);
+            system.solveDensely(again, weak);
+        }
+        system.sourceCurrent(Yin);
+        for (std::size_t i = 0; i < drives.size(); ++i) {
+            voltageOf(drives[i], p_.driverVoltages[i], system);
+            if (p_.graph.drivers[i].end.polarity < 0) {
+                scale(drives[i], -1.0);
+            }
+        }
+    }
+
+    [[nodiscard]] const Pattern& pattern() const { return pattern_; }
+
+private:
+    void stampAll(const Grid& grid, const std::vector<std::size_t>& loadOfEnd, std::size_t block, System& system) const {
         system.clear();
-        Block Z;
         Block y;
         for (std::size_t i = 0; i < p_.graph.parts.size(); ++i) {
             if (!p_.isCoupled[i]) {
-                impedance(Z, p_.graph.parts[i].port, grid, block);
-                invert(y, Z);
+                admittance(y, p_.graph.parts[i].port, grid, block);
                 system.stamp(p_.partVoltages[i], p_.partVoltages[i], y);
             }
         }
@@ -499,19 +563,8 @@ public:
         for (const CoupledGroup& group : p_.coupled) {
             stampCoupled(system, group, grid, block);
         }
-        system.solve();
-        system.sourceCurrent(Yin);
-        std::vector<Block> drives(p_.graph.drivers.size());
-        for (std::size_t i = 0; i < drives.size(); ++i) {
-            voltageOf(drives[i], p_.driverVoltages[i], system);
-            scale(drives[i], static_cast<double>(p_.graph.drivers[i].end.polarity));
-        }
-        return drives;
     }
 
-    [[nodiscard]] const Pattern& pattern() const { return pattern_; }
-
-private:
     void order() {
         const std::size_t n = p_.firstConstraint + p_.transformerVoltages.size();
         Pattern pattern(n);
@@ -587,16 +640,19 @@ private:
     }
 
     static void voltageOf(Block& out, const Sum& sum, const System& system) {
-        fill(out, 0.0);
+        bool first = true;
         for (const Term& term : sum) {
-            Block part;
+            Block one;
             if (term.index == known) {
-                fill(part, 1.0);
-            } else {
-                part = system.U(term.index);
+                fill(one, 1.0);
             }
-            scale(part, term.sign);
-            add(out, part);
+            const Block& U = term.index == known ? one : system.U(term.index);
+            if (first) {
+                setScaled(out, U, term.sign);
+            } else {
+                addScaled(out, U, term.sign);
+            }
+            first = false;
         }
     }
 
@@ -611,12 +667,16 @@ Solution solveNodal(const Circuit& circuit, const PreparedLoads& loads, const st
     const Grid& grid = loads.grid();
     const NodalSolver solver(circuit);
     System system(solver.pattern());
-    std::vector<std::vector<Block>> drives(loadOfEnd.size(), std::vector<Block>(grid.blocks()));
-    std::vector<Block> Zin(grid.blocks());
+    Solution solution;
+    solution.drives.assign(loadOfEnd.size(), std::vector<Complex>(grid.points));
+    solution.impedances.resize(grid.points);
+    std::vector<Block> ends(loadOfEnd.size());
     for (std::size_t block = 0; block < grid.blocks(); ++block) {
         Block Yin;
-        auto ends = solver.driverDrives(grid, loadOfEnd, block, Yin, system);
-        invert(Zin[block], Yin);
+        solver.driverDrives(grid, loadOfEnd, block, Yin, ends, system);
+        Block Zin;
+        invert(Zin, Yin);
+        store(solution.impedances, Zin, block);
         Block divider;
         fill(divider, 1.0);
         scale(Yin, circuit.source.resistance);
@@ -625,14 +685,9 @@ Solution solveNodal(const Circuit& circuit, const PreparedLoads& loads, const st
         reciprocal(share, divider);
         for (std::size_t end = 0; end < ends.size(); ++end) {
             multiply(ends[end], share);
-            drives[end][block] = ends[end];
+            store(solution.drives[end], ends[end], block);
         }
     }
-    Solution solution;
-    for (const auto& drive : drives) {
-        solution.drives.push_back(gather(drive, grid.points));
-    }
-    solution.impedances = gather(Zin, grid.points);
     return solution;
 }
 

@@ -245,7 +245,7 @@ TEST(History, aRefusedEditChangesNothing) {
 }
 
 TEST(Start, isComputedForTheDriversRealImpedance) {
-    const auto loads = job::loadsAtCrossover(demoJob(), demoCabinet(), 2500.0);
+    const auto loads = job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), 2500.0);
     ASSERT_TRUE(loads.ok());
     const auto started = job::startedNetwork(demoJob(), demoCabinet(), {.alignment = network::Alignment::butterworth, .order = 1, .fx = 2500.0});
     ASSERT_TRUE(started.ok());
@@ -305,7 +305,7 @@ TEST(Start, levelPadTakesOffTheDifferenceOfTheDrivers) {
     // Seen R = R2 + (R3 ∥ R) solved for R; k = 1 − R2/R.
     const double R = (R2 + std::sqrt(R2 * R2 + 4.0 * R2 * R3)) / 2.0;
     EXPECT_NEAR(-quantity::decibels(1.0 - R2 / R), surplus, 1e-9);
-    EXPECT_NEAR(R, job::loadsAtCrossover(demoJob(), demoCabinet(), fx)->back(), 1e-9);
+    EXPECT_NEAR(R, job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), fx)->back(), 1e-9);
     EXPECT_GT(surplus, 2.0);
 }
 

@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// From a tile's change to the painted window, at 1280 × 800 offscreen, as a share of a frame of
+// 16.7 ms; beside it, in the same run, the evaluation alone and the painting alone.
+#include "demo/projection_room.h"
+
+#include "app/main_window.h"
+#include "app/network/lanes_view.h"
+#include "app/network/part_tile.h"
+#include "app/theme/theme.h"
+#include "app/widgets/ask.h"
+
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QPainter>
+#include <QWheelEvent>
+
+#include <benchmark/benchmark.h>
+
+#include <algorithm>
+#include <cstdio>
+#include <vector>
+
+namespace {
+
+using namespace yf;
+
+constexpr double frame = 16.7; // ms
+
+class AskNothing final : public app::Ask {
+public:
+    QStringList filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override { return {}; }
+
+    QString fileToWrite(QWidget* /*parent*/, const QString& /*title*/, const QString& /*proposal*/, const QString& /*filter*/) override { return {}; }
+};
+
+void evaluation(benchmark::State& state) {
+    const auto history = demo::projectionRoom(demo::tables());
+    const job::Job& job = history->job();
+    const job::Assembly assembly = job::assemble(job);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(job::evaluate(job, assembly));
+    }
+}
+
+void turnWheel(QWidget* tile, int notch) {
+    const QPointF at = QRectF(tile->rect()).center();
+    QWheelEvent event(at, tile->mapToGlobal(at), {}, {0, notch}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(tile, &event);
+}
+
+double percentile(std::vector<double> values, double share) {
+    std::ranges::sort(values);
+    return values[static_cast<std::size_t>(share * static_cast<double>(values.size() - 1))];
+}
+
+/// Milliseconds from each turn of the wheel until the window has been painted with its result.
+std::vector<double> hands(app::MainWindow& window, int turns) {
+    auto* tile = window.findChild<app::LanesView*>(QStringLiteral("lanes"))->tile("C3");
+    tile->setFocus();
+    std::vector<double> times;
+    QElapsedTimer timer;
+    for (int i = 0; i < turns; ++i) {
+        bool shown = false;
+        const auto connection = QObject::connect(&window, &app::MainWindow::displayed, &window, [&] { shown = true; });
+        timer.start();
+        turnWheel(tile, i % 8 < 4 ? 120 : -120);
+        while (!shown) {
+            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+        }
+        // What was asked to be painted is painted now, replots included.
+        QCoreApplication::sendPostedEvents();
+        QCoreApplication::processEvents();
+        times.push_back(static_cast<double>(timer.nsecsElapsed()) * 1e-6);
+        QObject::disconnect(connection);
+        // The disk is another thread's matter, but a quiet one makes the next figure fair.
+        while (!window.settled()) {
+            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+        }
+    }
+    return times;
+}
+
+} // namespace
+
+BENCHMARK(evaluation)->Unit(benchmark::kMicrosecond);
+
+int main(int argc, char** argv) {
+    benchmark::Initialize(&argc, argv);
+    benchmark::RunSpecifiedBenchmarks();
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    app::loadFonts();
+    for (const app::ThemeName name : {app::ThemeName::linen, app::ThemeName::graphite}) {
+        app::applyTheme(application, name);
+        AskNothing ask;
+        app::MainWindow window(ask);
+        window.resize(1280, 800);
+        window.chooseStage(QStringLiteral("network"));
+        window.openDemo();
+        window.show();
+        while (!window.settled()) {
+            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+        }
+        static_cast<void>(hands(window, 20)); // warm
+        const auto times = hands(window, 300);
+        const double median = percentile(times, 0.5);
+        const double late = percentile(times, 0.95);
+        std::printf("%s: a tile's change to the painted window, 1280x800, 300 turns: median %.1f ms (%.0f %% of a frame of %.1f ms), 95th percentile %.1f ms (%.0f %%)\n",
+                    name == app::ThemeName::linen ? "Linen" : "Graphite", median, 100.0 * median / frame, frame, late, 100.0 * late / frame);
+    }
+    return 0;
+}
