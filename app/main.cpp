@@ -17,11 +17,14 @@ using yf::app::MainWindow;
 using yf::app::ThemeName;
 
 bool hasDisplay() {
-    return qEnvironmentVariableIsSet("DISPLAY") || qEnvironmentVariableIsSet("WAYLAND_DISPLAY") || qEnvironmentVariableIsSet("QT_QPA_PLATFORM");
+    return qEnvironmentVariableIsSet("DISPLAY") || qEnvironmentVariableIsSet("WAYLAND_DISPLAY") ||
+           qEnvironmentVariableIsSet("QT_QPA_PLATFORM");
 }
 
 bool wantsPicture(int argc, char** argv) {
-    return std::any_of(argv + 1, argv + argc, [](const char* word) { return QByteArray(word).startsWith("--picture"); });
+    return std::any_of(argv + 1, argv + argc, [](const char* word) {
+        return QByteArray(word).startsWith("--picture");
+    });
 }
 
 int refuse(const QString& words) {
@@ -51,7 +54,9 @@ int main(int argc, char** argv) {
     if (picture) {
         qputenv("QT_QPA_PLATFORM", "offscreen");
     } else if (!hasDisplay()) {
-        std::fputs("yellowfront: there is no display to open a window on; \"./yf demo --picture FILE\" draws the same window into a PNG file instead.\n", stderr);
+        std::fputs("yellowfront: there is no display to open a window on; \"./yf demo --picture "
+                   "FILE\" draws the same window into a PNG file instead.\n",
+                   stderr);
         return 1;
     }
     QApplication application(argc, argv);
@@ -62,30 +67,54 @@ int main(int argc, char** argv) {
     parser.setApplicationDescription(QStringLiteral("Measure, check and tune loudspeakers."));
     parser.addHelpOption();
     const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("Open the demo job."));
-    const QCommandLineOption pictureFile(QStringLiteral("picture"), QStringLiteral("Draw the window into a PNG file and end; needs no display."), QStringLiteral("file"));
-    const QCommandLineOption theme(QStringLiteral("theme"), QStringLiteral("linen (light) or graphite (dark)."), QStringLiteral("name"));
-    const QCommandLineOption stage(QStringLiteral("stage"), QStringLiteral("Stage to show: measure or network."), QStringLiteral("id"), QStringLiteral("network"));
-    const QCommandLineOption driver(QStringLiteral("driver"), QStringLiteral("Driver to choose, by id or name."), QStringLiteral("name"));
-    const QCommandLineOption table(QStringLiteral("table"), QStringLiteral("Import a text table for a driver; may be given again."), QStringLiteral("driver=file"));
-    const QCommandLineOption size(QStringLiteral("size"), QStringLiteral("Size of the window."), QStringLiteral("WxH"), QStringLiteral("1280x800"));
+    const QCommandLineOption pictureFile(
+        QStringLiteral("picture"),
+        QStringLiteral("Draw the window into a PNG file and end; needs no display."),
+        QStringLiteral("file"));
+    const QCommandLineOption theme(QStringLiteral("theme"),
+                                   QStringLiteral("linen (light) or graphite (dark)."),
+                                   QStringLiteral("name"));
+    const QCommandLineOption stage(QStringLiteral("stage"),
+                                   QStringLiteral("Stage to show: measure or network."),
+                                   QStringLiteral("id"),
+                                   QStringLiteral("network"));
+    const QCommandLineOption driver(QStringLiteral("driver"),
+                                    QStringLiteral("Driver to choose, by id or name."),
+                                    QStringLiteral("name"));
+    const QCommandLineOption table(
+        QStringLiteral("table"),
+        QStringLiteral("Import a text table for a driver; may be given again."),
+        QStringLiteral("driver=file"));
+    const QCommandLineOption size(QStringLiteral("size"),
+                                  QStringLiteral("Size of the window."),
+                                  QStringLiteral("WxH"),
+                                  QStringLiteral("1280x800"));
     parser.addOptions({demo, pictureFile, theme, stage, driver, table, size});
-    parser.addPositionalArgument(QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
+    parser.addPositionalArgument(
+        QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
     parser.process(application);
 
-    ThemeName name = picture ? ThemeName::linen : static_cast<ThemeName>(QSettings().value(QStringLiteral("theme"), 0).toInt() == 1);
+    ThemeName name =
+        picture
+            ? ThemeName::linen
+            : static_cast<ThemeName>(QSettings().value(QStringLiteral("theme"), 0).toInt() == 1);
     if (const QString wanted = parser.value(theme); !wanted.isEmpty()) {
         if (wanted != QLatin1String("linen") && wanted != QLatin1String("graphite")) {
-            return refuse(QStringLiteral("--theme: '%1' given, must be linen or graphite").arg(wanted));
+            return refuse(
+                QStringLiteral("--theme: '%1' given, must be linen or graphite").arg(wanted));
         }
         name = wanted == QLatin1String("graphite") ? ThemeName::graphite : ThemeName::linen;
     }
     const QStringList sides = parser.value(size).split(u'x');
     const QSize pixels = sides.size() == 2 ? QSize(sides[0].toInt(), sides[1].toInt()) : QSize();
     if (pixels.width() < 1024 || pixels.height() < 700) {
-        return refuse(QStringLiteral("--size: '%1' given, must be WIDTHxHEIGHT, at least 1024x700").arg(parser.value(size)));
+        return refuse(QStringLiteral("--size: '%1' given, must be WIDTHxHEIGHT, at least 1024x700")
+                          .arg(parser.value(size)));
     }
-    if (parser.value(stage) != QLatin1String("measure") && parser.value(stage) != QLatin1String("network")) {
-        return refuse(QStringLiteral("--stage: '%1' given, must be measure or network").arg(parser.value(stage)));
+    if (parser.value(stage) != QLatin1String("measure") &&
+        parser.value(stage) != QLatin1String("network")) {
+        return refuse(QStringLiteral("--stage: '%1' given, must be measure or network")
+                          .arg(parser.value(stage)));
     }
 
     yf::app::loadFonts();

@@ -1,11 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/main_window.h"
 
-#include "core/job/import_take.h"
-#include "core/report/line.h"
-#include "core/text/sentence.h"
-#include "demo/projection_room.h"
-
 #include "app/front/front_view.h"
 #include "app/line/line_bar.h"
 #include "app/route.h"
@@ -15,6 +10,10 @@
 #include "app/widgets/ask.h"
 #include "app/widgets/notice.h"
 #include "app/widgets/words.h"
+#include "core/job/import_take.h"
+#include "core/report/line.h"
+#include "core/text/sentence.h"
+#include "demo/projection_room.h"
 
 #include <QApplication>
 #include <QCloseEvent>
@@ -38,7 +37,9 @@ namespace {
 
 constexpr int leftWidth = 212;
 
-QString jobFilter() { return MainWindow::tr("Jobs (*.yfjob);;All files (*)"); }
+QString jobFilter() {
+    return MainWindow::tr("Jobs (*.yfjob);;All files (*)");
+}
 
 QWidget* hairline(QWidget* parent) {
     auto* line = new QWidget(parent);
@@ -129,7 +130,11 @@ void MainWindow::build() {
     line_->setVisible(false);
 }
 
-QAction* MainWindow::addAction(QMenu* menu, const QString& text, const QString& name, const QKeySequence& keys, void (MainWindow::*slot)()) {
+QAction* MainWindow::addAction(QMenu* menu,
+                               const QString& text,
+                               const QString& name,
+                               const QKeySequence& keys,
+                               void (MainWindow::*slot)()) {
     auto* action = new QAction(text, this);
     action->setObjectName(name);
     action->setShortcut(keys);
@@ -140,18 +145,32 @@ QAction* MainWindow::addAction(QMenu* menu, const QString& text, const QString& 
 
 void MainWindow::buildMenus() {
     QMenu* job = menuBar()->addMenu(tr("&Job"));
-    addAction(job, tr("&New two-way …"), QStringLiteral("action_new"), QKeySequence::New, &MainWindow::askNew);
-    addAction(job, tr("&Open …"), QStringLiteral("action_open"), QKeySequence::Open, &MainWindow::askOpen);
+    addAction(job,
+              tr("&New two-way …"),
+              QStringLiteral("action_new"),
+              QKeySequence::New,
+              &MainWindow::askNew);
+    addAction(job,
+              tr("&Open …"),
+              QStringLiteral("action_open"),
+              QKeySequence::Open,
+              &MainWindow::askOpen);
     addAction(job, tr("Open the &demo"), QStringLiteral("action_demo"), {}, &MainWindow::askDemo);
-    copy_ = addAction(job, tr("Save a &copy …"), QStringLiteral("action_copy"), QKeySequence::SaveAs, &MainWindow::askCopy);
+    copy_ = addAction(job,
+                      tr("Save a &copy …"),
+                      QStringLiteral("action_copy"),
+                      QKeySequence::SaveAs,
+                      &MainWindow::askCopy);
     job->addSeparator();
     QAction* quit = job->addAction(tr("&Quit"));
     quit->setShortcut(QKeySequence::Quit);
     connect(quit, &QAction::triggered, this, &QWidget::close);
 
     QMenu* edit = menuBar()->addMenu(tr("&Edit"));
-    undo_ = addAction(edit, tr("&Undo"), QStringLiteral("action_undo"), QKeySequence::Undo, &MainWindow::undo);
-    redo_ = addAction(edit, tr("&Redo"), QStringLiteral("action_redo"), QKeySequence::Redo, &MainWindow::redo);
+    undo_ = addAction(
+        edit, tr("&Undo"), QStringLiteral("action_undo"), QKeySequence::Undo, &MainWindow::undo);
+    redo_ = addAction(
+        edit, tr("&Redo"), QStringLiteral("action_redo"), QKeySequence::Redo, &MainWindow::redo);
 
     undoButton_->setDefaultAction(undo_);
     redoButton_->setDefaultAction(redo_);
@@ -160,11 +179,16 @@ void MainWindow::buildMenus() {
     for (Stage* stage : stages_) {
         QAction* action = view->addAction(stage->title());
         action->setObjectName(QStringLiteral("action_stage_") + stage->id());
-        action->setShortcut(QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_0 + stage->place())));
+        action->setShortcut(
+            QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_0 + stage->place())));
         connect(action, &QAction::triggered, this, [this, stage] { showStage(stage); });
     }
     view->addSeparator();
-    dark_ = addAction(view, tr("&Graphite (dark)"), QStringLiteral("action_dark"), QKeySequence(Qt::CTRL | Qt::Key_D), &MainWindow::switchTheme);
+    dark_ = addAction(view,
+                      tr("&Graphite (dark)"),
+                      QStringLiteral("action_dark"),
+                      QKeySequence(Qt::CTRL | Qt::Key_D),
+                      &MainWindow::switchTheme);
     dark_->setCheckable(true);
     dark_->setChecked(themeName() == ThemeName::graphite);
 }
@@ -185,9 +209,15 @@ void MainWindow::connectStage(Stage* stage) {
     connect(stage, &Stage::previewEnded, this, &MainWindow::endPreview);
     connect(stage, &Stage::tablesGiven, this, &MainWindow::importTables);
     connect(stage, &Stage::tablesWanted, this, [this](const QString& driver) {
-        importTables(driver, ask_.filesToOpen(this, tr("Open tables"), tr("Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)")));
+        importTables(
+            driver,
+            ask_.filesToOpen(this,
+                             tr("Open tables"),
+                             tr("Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)")));
     });
-    connect(stage, &Stage::told, this, [this](const QString& text) { notice_->tell(Gravity::note, text); });
+    connect(stage, &Stage::told, this, [this](const QString& text) {
+        notice_->tell(Gravity::note, text);
+    });
 }
 
 bool MainWindow::openJob(const QString& path) {
@@ -198,7 +228,10 @@ bool MainWindow::openJob(const QString& path) {
     }
     take(std::move(*document));
     if (document_->readOnly()) {
-        notice_->tell(Gravity::mind, tr("%1 is open for reading only: a newer version made it, or the file may not be written. Save a copy to go on.").arg(path));
+        notice_->tell(Gravity::mind,
+                      tr("%1 is open for reading only: a newer version made it, or the file may "
+                         "not be written. Save a copy to go on.")
+                          .arg(path));
     }
     return true;
 }
@@ -211,7 +244,10 @@ bool MainWindow::newJob(const QString& path) {
         return false;
     }
     take(std::move(*document));
-    notice_->tell(Gravity::note, tr("Drop a response table and an impedance table on each driver of the Front. Every change is saved in %1.").arg(path));
+    notice_->tell(Gravity::note,
+                  tr("Drop a response table and an impedance table on each driver of the Front. "
+                     "Every change is saved in %1.")
+                      .arg(path));
     return true;
 }
 
@@ -221,7 +257,8 @@ bool MainWindow::openDemo() {
         notice_->tell(Gravity::stop, words(text::sentence(history.error())));
         return false;
     }
-    auto folder = std::make_unique<QTemporaryDir>(QDir::tempPath() + QStringLiteral("/yellowfront-demo-XXXXXX"));
+    auto folder = std::make_unique<QTemporaryDir>(QDir::tempPath() +
+                                                  QStringLiteral("/yellowfront-demo-XXXXXX"));
     const QString path = folder->filePath(QStringLiteral("Lantern Hall projection room.yfjob"));
     auto document = Document::create(QFile::encodeName(path).toStdString(), *history);
     if (!document) {
@@ -326,7 +363,8 @@ void MainWindow::showStage(Stage* stage) {
 }
 
 void MainWindow::chooseStage(const QString& id) {
-    const auto found = std::ranges::find_if(stages_, [&](const Stage* stage) { return stage->id() == id; });
+    const auto found =
+        std::ranges::find_if(stages_, [&](const Stage* stage) { return stage->id() == id; });
     if (found != stages_.end()) {
         showStage(*found);
     }
@@ -335,7 +373,8 @@ void MainWindow::chooseStage(const QString& id) {
 const job::Driver* MainWindow::driverNamed(const QString& driver) const {
     const std::string name = driver.toStdString();
     const auto& drivers = document_->job().drivers;
-    const auto found = std::ranges::find_if(drivers, [&](const job::Driver& d) { return d.id == name || d.name == name; });
+    const auto found = std::ranges::find_if(
+        drivers, [&](const job::Driver& d) { return d.id == name || d.name == name; });
     return found == drivers.end() ? nullptr : &*found;
 }
 
@@ -369,10 +408,14 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         }
         // One byte more than is allowed is enough for the importer to refuse by size.
         const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
-        const auto imported = job::importTake(bytes.toStdString(), base.toStdString(), QDate::currentDate().toString(Qt::ISODate).toStdString());
+        const auto imported =
+            job::importTake(bytes.toStdString(),
+                            base.toStdString(),
+                            QDate::currentDate().toString(Qt::ISODate).toStdString());
         if (!imported) {
             gravity = Gravity::stop;
-            told << words(text::sentence(imported.error())) + QStringLiteral(". ") + tr("Nothing was changed.");
+            told << words(text::sentence(imported.error())) + QStringLiteral(". ") +
+                        tr("Nothing was changed.");
             continue;
         }
         if (imported->doubtful && gravity == Gravity::good) {
@@ -386,7 +429,10 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
     displayAll();
 }
 
-bool MainWindow::settled() const { return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() && document_->settled(); }
+bool MainWindow::settled() const {
+    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() &&
+           document_->settled();
+}
 
 void MainWindow::updateSaved() {
     if (document_) {
@@ -399,9 +445,11 @@ void MainWindow::updateTitle() {
     const job::History* history = document_ ? &document_->history() : nullptr;
     const bool may = history != nullptr && !document_->readOnly();
     undo_->setEnabled(may && history->canUndo());
-    undo_->setText(undo_->isEnabled() ? tr("&Undo: %1").arg(words(history->undoName())) : tr("&Undo"));
+    undo_->setText(undo_->isEnabled() ? tr("&Undo: %1").arg(words(history->undoName()))
+                                      : tr("&Undo"));
     redo_->setEnabled(may && history->canRedo());
-    redo_->setText(redo_->isEnabled() ? tr("&Redo: %1").arg(words(history->redoName())) : tr("&Redo"));
+    redo_->setText(redo_->isEnabled() ? tr("&Redo: %1").arg(words(history->redoName()))
+                                      : tr("&Redo"));
     copy_->setEnabled(history != nullptr);
     if (history == nullptr) {
         setWindowTitle(QStringLiteral("Yellowfront"));
@@ -410,7 +458,8 @@ void MainWindow::updateTitle() {
     }
     const job::Cabinet* cabinet = job::findCabinet(history->job(), sight_.cabinet);
     const QString title = words(history->job().title);
-    where_->setText(cabinet == nullptr ? title : title + QStringLiteral("  ▸  ") + words(cabinet->name));
+    where_->setText(cabinet == nullptr ? title
+                                       : title + QStringLiteral("  ▸  ") + words(cabinet->name));
     where_->setToolTip(QFile::decodeName(document_->path().c_str()));
     setWindowTitle(title + QStringLiteral(" – Yellowfront"));
 }
@@ -434,16 +483,23 @@ void MainWindow::askNew() {
     }
 }
 
-void MainWindow::askDemo() { openDemo(); }
+void MainWindow::askDemo() {
+    openDemo();
+}
 
 void MainWindow::askCopy() {
-    const QString path = ask_.fileToWrite(this, tr("Save a copy"), words(document_->job().title) + QStringLiteral(" copy.yfjob"), jobFilter());
+    const QString path =
+        ask_.fileToWrite(this,
+                         tr("Save a copy"),
+                         words(document_->job().title) + QStringLiteral(" copy.yfjob"),
+                         jobFilter());
     if (path.isEmpty()) {
         return;
     }
     const auto copied = document_->copyTo(QFile::encodeName(path).toStdString());
     if (copied) {
-        notice_->tell(Gravity::good, tr("A copy is in %1. Work goes on in the job that was open.").arg(path));
+        notice_->tell(Gravity::good,
+                      tr("A copy is in %1. Work goes on in the job that was open.").arg(path));
     } else {
         notice_->tell(Gravity::stop, words(text::sentence(copied.error())));
     }

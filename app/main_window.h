@@ -66,7 +66,11 @@ protected:
 private:
     void build();
     void buildMenus();
-    QAction* addAction(class QMenu* menu, const QString& text, const QString& name, const QKeySequence& keys, void (MainWindow::*slot)());
+    QAction* addAction(class QMenu* menu,
+                       const QString& text,
+                       const QString& name,
+                       const QKeySequence& keys,
+                       void (MainWindow::*slot)());
     void connectStage(Stage* stage);
     void take(std::unique_ptr<Document> document);
     void submit();

@@ -9,7 +9,9 @@ namespace yf::app {
 namespace {
 
 /// ① to ⑧.
-QString circled(int place) { return QString(QChar(0x2460 + place - 1)); }
+QString circled(int place) {
+    return QString(QChar(0x2460 + place - 1));
+}
 
 } // namespace
 
@@ -25,7 +27,8 @@ Route::Route(const QVector<Stage*>& stages, QWidget* parent) : QWidget(parent), 
         button->setAutoExclusive(true);
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         button->setToolTip(tr("Ctrl+%1").arg(stage->place()));
-        button->setStyleSheet(QStringLiteral("QToolButton{text-align:left}QToolButton:checked{background:palette(highlight);color:#1F2328}"));
+        button->setStyleSheet(QStringLiteral("QToolButton{text-align:left}QToolButton:checked{"
+                                             "background:palette(highlight);color:#1F2328}"));
         connect(button, &QToolButton::clicked, this, [this, stage] { Q_EMIT chosen(stage); });
         column->addWidget(button);
         buttons_.push_back(button);
@@ -35,7 +38,8 @@ Route::Route(const QVector<Stage*>& stages, QWidget* parent) : QWidget(parent), 
 void Route::display(const Sight& sight) {
     for (qsizetype i = 0; i < stages_.size(); ++i) {
         const QString state = stages_[i]->state(sight);
-        const QString text = QStringLiteral("%1 %2   %3").arg(circled(stages_[i]->place()), stages_[i]->title(), state);
+        const QString text = QStringLiteral("%1 %2   %3")
+                                 .arg(circled(stages_[i]->place()), stages_[i]->title(), state);
         if (text == buttons_[i]->text()) {
             continue;
         }

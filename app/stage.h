@@ -20,9 +20,13 @@ struct Sight {
     /// What the picture shows.
     [[nodiscard]] const Evaluated& shown() const { return preview ? *preview : *present; }
 
-    [[nodiscard]] const job::Cabinet* shownCabinet() const { return job::findCabinet(shown().job, cabinet); }
+    [[nodiscard]] const job::Cabinet* shownCabinet() const {
+        return job::findCabinet(shown().job, cabinet);
+    }
 
-    [[nodiscard]] const job::CabinetResult* shownResult() const { return shown().evaluation.find(cabinet); }
+    [[nodiscard]] const job::CabinetResult* shownResult() const {
+        return shown().evaluation.find(cabinet);
+    }
 };
 
 /// One step of the work. It looks at an evaluation and wants edits; the frame owns undo, saving,

@@ -6,6 +6,8 @@
 
 namespace yf::app {
 
-QVector<Stage*> makeStages(QWidget* parent) { return {new MeasureStage(parent), new NetworkStage(parent)}; }
+QVector<Stage*> makeStages(QWidget* parent) {
+    return {new MeasureStage(parent), new NetworkStage(parent)};
+}
 
 } // namespace yf::app

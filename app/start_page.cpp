@@ -14,9 +14,11 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     big.setPointSizeF(18.0);
     big.setWeight(QFont::DemiBold);
     title->setFont(big);
-    auto* words = new QLabel(tr("A job is one piece of work: a speaker's cabinet, its drivers with their measured curves, and its network.\n"
-                                "The demo is a two-way whose tweeter level is still one resistor off."),
-                             this);
+    auto* words =
+        new QLabel(tr("A job is one piece of work: a speaker's cabinet, its drivers with their "
+                      "measured curves, and its network.\n"
+                      "The demo is a two-way whose tweeter level is still one resistor off."),
+                   this);
     words->setWordWrap(true);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(48, 48, 48, 48);
@@ -31,7 +33,8 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
         column->addWidget(made, 0, Qt::AlignLeft);
         return made;
     };
-    button(tr("Open the demo"), QStringLiteral("start_demo"), &StartPage::demoWanted)->setProperty("main", true);
+    button(tr("Open the demo"), QStringLiteral("start_demo"), &StartPage::demoWanted)
+        ->setProperty("main", true);
     button(tr("New two-way …"), QStringLiteral("start_new"), &StartPage::newWanted);
     button(tr("Open a job …"), QStringLiteral("start_open"), &StartPage::openWanted);
     column->addStretch(2);

@@ -13,7 +13,9 @@ Result<std::string> readStream(const std::string& subject, std::FILE* stream, st
     std::array<char, 65536> buffer{};
     for (std::size_t got = 0; (got = std::fread(buffer.data(), 1, buffer.size(), stream)) > 0;) {
         if (content.size() + got > most) {
-            return Error{subject, "more than " + std::to_string(most >> 20U) + " MB given", "must be smaller"};
+            return Error{subject,
+                         "more than " + std::to_string(most >> 20U) + " MB given",
+                         "must be smaller"};
         }
         content.append(buffer.data(), got);
     }
@@ -24,7 +26,8 @@ Result<std::string> readStream(const std::string& subject, std::FILE* stream, st
 }
 
 Result<std::string> readFile(const std::string& key, const std::string& path, std::size_t most) {
-    const std::unique_ptr<std::FILE, int (*)(std::FILE*)> file(std::fopen(path.c_str(), "rb"), &std::fclose);
+    const std::unique_ptr<std::FILE, int (*)(std::FILE*)> file(std::fopen(path.c_str(), "rb"),
+                                                               &std::fclose);
     if (!file) {
         return Error{key, "'" + path + "': " + std::strerror(errno), "must be a readable file"};
     }

@@ -10,9 +10,11 @@ namespace yf::cli {
 
 /// Whole content of a file; refused with the key's name: no such file, a folder, no permission,
 /// larger than `most` bytes.
-[[nodiscard]] Result<std::string> readFile(const std::string& key, const std::string& path, std::size_t most);
+[[nodiscard]] Result<std::string>
+readFile(const std::string& key, const std::string& path, std::size_t most);
 
 /// The rest of an open stream, up to `most` bytes.
-[[nodiscard]] Result<std::string> readStream(const std::string& subject, std::FILE* stream, std::size_t most);
+[[nodiscard]] Result<std::string>
+readStream(const std::string& subject, std::FILE* stream, std::size_t most);
 
 } // namespace yf::cli

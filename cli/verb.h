@@ -31,10 +31,11 @@ struct FunctionShape<Result<Out> (*)(const In&)> {
 /// A verb from a core function `Result<Out> f(const In&)`. `prepare` may bring what only an edge
 /// can: the contents of a file that the input names.
 template <auto f>
-[[nodiscard]] Verb verb(std::string topic,
-                        std::string name,
-                        std::string help,
-                        std::function<Done(typename FunctionShape<decltype(f)>::Input&)> prepare = {}) {
+[[nodiscard]] Verb
+verb(std::string topic,
+     std::string name,
+     std::string help,
+     std::function<Done(typename FunctionShape<decltype(f)>::Input&)> prepare = {}) {
     using In = typename FunctionShape<decltype(f)>::Input;
     return {std::move(topic),
             std::move(name),
@@ -62,6 +63,7 @@ struct Answer {
 };
 
 /// One run: the words behind the program's name, and how to read standard input.
-[[nodiscard]] Answer answer(const std::vector<std::string>& words, const std::function<Result<std::string>()>& input);
+[[nodiscard]] Answer answer(const std::vector<std::string>& words,
+                            const std::function<Result<std::string>()>& input);
 
 } // namespace yf::cli

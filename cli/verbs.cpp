@@ -26,9 +26,11 @@ Done loadTable(measure::ImportRequest& request) {
 
 const std::vector<Verb>& verbs() {
     static const std::vector<Verb> all{
-        verb<&measure::importTable>("measure", "import", "reads a text table of levels or ohms", &loadTable),
+        verb<&measure::importTable>(
+            "measure", "import", "reads a text table of levels or ohms", &loadTable),
         verb<&network::solveNetwork>("network", "solve", "drives, load and sum of a network"),
-        verb<&network::textbook>("network", "textbook", "a network from the book, and what it does"),
+        verb<&network::textbook>(
+            "network", "textbook", "a network from the book, and what it does"),
         verb<&network::zobel>("network", "zobel", "parts that flatten a driver's impedance"),
         verb<&network::pad>("network", "pad", "resistors that lower a level"),
         verb<&network::purchasable>("network", "parts", "values that can be bought"),

@@ -73,7 +73,14 @@ std::string number(double value, int decimals, bool decimalComma) {
 
 InventedDriver campion165() {
     return {.name = "Campion 165",
-            .impedance = {.Re = 5.7, .fs = 58.0, .Qms = 3.6, .Qes = 0.78, .inductance = driver::InductanceModel::lr2, .Le = 0.22_mH, .L2 = 0.55_mH, .R2 = 3.4},
+            .impedance = {.Re = 5.7,
+                          .fs = 58.0,
+                          .Qms = 3.6,
+                          .Qes = 0.78,
+                          .inductance = driver::InductanceModel::lr2,
+                          .Le = 0.22_mH,
+                          .L2 = 0.55_mH,
+                          .R2 = 3.4},
             .level = 88.2,
             .lowCorner = 58.0,
             .lowQ = 0.68,
@@ -90,7 +97,14 @@ InventedDriver campion165() {
 
 InventedDriver teasel26() {
     return {.name = "Teasel 26",
-            .impedance = {.Re = 5.1, .fs = 840.0, .Qms = 2.2, .Qes = 1.35, .inductance = driver::InductanceModel::lr2, .Le = 0.018_mH, .L2 = 0.04_mH, .R2 = 1.6},
+            .impedance = {.Re = 5.1,
+                          .fs = 840.0,
+                          .Qms = 2.2,
+                          .Qes = 1.35,
+                          .inductance = driver::InductanceModel::lr2,
+                          .Le = 0.018_mH,
+                          .L2 = 0.04_mH,
+                          .R2 = 1.6},
             .level = 91.6,
             .lowCorner = 840.0,
             .lowQ = 0.84,
@@ -112,7 +126,8 @@ std::vector<Complex> response(const InventedDriver& d, const curve::Axis& axis) 
         Complex H = low * low / (low * low + low / d.lowQ + 1.0);
         // Butterworth of that order, from its poles.
         for (int k = 1; k <= d.highOrder; ++k) {
-            const Complex pole = std::polar(1.0, std::numbers::pi * (2.0 * k + d.highOrder - 1.0) / (2.0 * d.highOrder));
+            const Complex pole = std::polar(
+                1.0, std::numbers::pi * (2.0 * k + d.highOrder - 1.0) / (2.0 * d.highOrder));
             H *= -pole / (Complex{0.0, f / d.highCorner} - pole);
         }
         if (d.step > 0.0) {
@@ -140,15 +155,18 @@ std::string responseTable(const InventedDriver& d, bool decimalComma) {
     const auto clean = response(d, axis);
     Noise noise(d.seed);
     const double floor = quantity::referencePressure * quantity::gain(d.noiseFloor);
-    std::string table = "# " + d.name + " in its cabinet, 1 m on the listening axis, 2.83 V, common time zero at the front's plane\n" +
+    std::string table = "# " + d.name +
+                        " in its cabinet, 1 m on the listening axis, 2.83 V, common time zero at "
+                        "the front's plane\n" +
                         "# invented driver, computed; seed " + std::to_string(d.seed) + "\n";
-    table += decimalComma ? "Frequenz Hz;Pegel dB;Phase Grad\n" : "frequency_hz,level_db,phase_deg\n";
+    table +=
+        decimalComma ? "Frequenz Hz;Pegel dB;Phase Grad\n" : "frequency_hz,level_db,phase_deg\n";
     const char* separator = decimalComma ? ";" : ",";
     for (std::size_t k = 0; k < axis.size(); ++k) {
         const Complex p = clean[k] + Complex{noise.next(), noise.next()} * floor;
         const double level = quantity::decibels(std::abs(p) / quantity::referencePressure);
-        table += number(axis[k], 2, decimalComma) + separator + number(level, 2, decimalComma) + separator +
-                 number(std::arg(p) / quantity::degree, 1, decimalComma) + "\n";
+        table += number(axis[k], 2, decimalComma) + separator + number(level, 2, decimalComma) +
+                 separator + number(std::arg(p) / quantity::degree, 1, decimalComma) + "\n";
     }
     return table;
 }
@@ -158,12 +176,14 @@ std::string impedanceTable(const InventedDriver& d, bool decimalComma) {
     const auto clean = driver::impedance(d.impedance, axis);
     Noise noise(d.seed + 1);
     std::string table = "# " + d.name + " in its cabinet, impedance by a two-channel jig\n";
-    table += decimalComma ? "Frequenz Hz;Impedanz Ohm;Phase Grad\n" : "frequency_hz impedance_ohm phase_deg\n";
+    table += decimalComma ? "Frequenz Hz;Impedanz Ohm;Phase Grad\n"
+                          : "frequency_hz impedance_ohm phase_deg\n";
     const char* separator = decimalComma ? ";" : " ";
     constexpr double spread = 0.002; // 0.2 % of a good jig
     for (std::size_t k = 0; k < axis.size(); ++k) {
         const Complex Z = clean[k] * (1.0 + spread * Complex{noise.next(), noise.next()});
-        table += number(axis[k], 2, decimalComma) + separator + number(std::abs(Z), 3, decimalComma) + separator +
+        table += number(axis[k], 2, decimalComma) + separator +
+                 number(std::abs(Z), 3, decimalComma) + separator +
                  number(std::arg(Z) / quantity::degree, 2, decimalComma) + "\n";
     }
     return table;

@@ -26,17 +26,17 @@ struct Echo {
 struct InventedDriver {
     std::string name;
     driver::ImpedanceModel impedance;
-    double level{};          ///< dB re 20 µPa in the pass band, 2.83 V, 1 m
-    double lowCorner{};      ///< Hz, second-order high-pass of driver and box
+    double level{};     ///< dB re 20 µPa in the pass band, 2.83 V, 1 m
+    double lowCorner{}; ///< Hz, second-order high-pass of driver and box
     double lowQ{};
-    double highCorner{};     ///< Hz, where the cone gives up
+    double highCorner{}; ///< Hz, where the cone gives up
     int highOrder{};
-    double step{};           ///< dB that the baffle adds from low to high frequencies
-    double stepCentre{};     ///< Hz
+    double step{};       ///< dB that the baffle adds from low to high frequencies
+    double stepCentre{}; ///< Hz
     std::vector<Peak> peaks;
     std::vector<Echo> echoes;
-    double delay{};          ///< s behind the front's plane: the acoustic centre
-    double noiseFloor{};     ///< dB re 20 µPa, of each point
+    double delay{};      ///< s behind the front's plane: the acoustic centre
+    double noiseFloor{}; ///< dB re 20 µPa, of each point
     unsigned seed{};
 };
 
@@ -44,7 +44,8 @@ struct InventedDriver {
 [[nodiscard]] InventedDriver teasel26();
 
 /// Pressure without noise, Pa for 2.83 V at 1 m, flight from the front's plane removed.
-[[nodiscard]] std::vector<curve::Complex> response(const InventedDriver& driver, const curve::Axis& axis);
+[[nodiscard]] std::vector<curve::Complex> response(const InventedDriver& driver,
+                                                   const curve::Axis& axis);
 
 /// The same with noise floor, ripple of a few reflections and two digits after the point, as a
 /// text table with a header. `decimalComma` writes it as a German program would.

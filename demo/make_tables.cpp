@@ -18,10 +18,11 @@ int main(int argc, char** argv) {
     };
     const auto campion = yf::demo::campion165();
     const auto teasel = yf::demo::teasel26();
-    const bool written = write("campion-165-response.csv", yf::demo::responseTable(campion, false)) &&
-                         write("campion-165-impedance.txt", yf::demo::impedanceTable(campion, false)) &&
-                         write("teasel-26-response.csv", yf::demo::responseTable(teasel, true)) &&
-                         write("teasel-26-impedance.csv", yf::demo::impedanceTable(teasel, true));
+    const bool written =
+        write("campion-165-response.csv", yf::demo::responseTable(campion, false)) &&
+        write("campion-165-impedance.txt", yf::demo::impedanceTable(campion, false)) &&
+        write("teasel-26-response.csv", yf::demo::responseTable(teasel, true)) &&
+        write("teasel-26-impedance.csv", yf::demo::impedanceTable(teasel, true));
     if (!written) {
         std::fprintf(stderr, "%s: not written\n", folder.c_str());
         return 1;

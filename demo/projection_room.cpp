@@ -16,8 +16,16 @@ using job::TakeKind;
 /// The job as one sets it up before anything is measured: two drivers on a front, no parts yet.
 job::Job empty() {
     job::Job job{.title = "Lantern Hall projection room"};
-    job.drivers = {{.id = "campion", .name = "Campion 165", .band = Band::low, .condition = job::Condition::sound, .diameter = 16.8_cm},
-                   {.id = "teasel", .name = "Teasel 26", .band = Band::high, .condition = job::Condition::sound, .diameter = 10.4_cm}};
+    job.drivers = {{.id = "campion",
+                    .name = "Campion 165",
+                    .band = Band::low,
+                    .condition = job::Condition::sound,
+                    .diameter = 16.8_cm},
+                   {.id = "teasel",
+                    .name = "Teasel 26",
+                    .band = Band::high,
+                    .condition = job::Condition::sound,
+                    .diameter = 10.4_cm}};
     network::Section low{.name = "low", .end = network::DriverEnd{.driver = "campion"}};
     network::Section high{.name = "high", .end = network::DriverEnd{.driver = "teasel"}};
     network::Section top{.end = network::Ways{.sections = {low, high}}};
@@ -31,20 +39,22 @@ job::Job empty() {
     return job;
 }
 
-Result<job::Take> take(const std::string& table, TakeKind kind, const std::string& name, curve::Range trusted) {
+Result<job::Take>
+take(const std::string& table, TakeKind kind, const std::string& name, curve::Range trusted) {
     YF_TRY(imported, measure::importTable({.text = table}));
     job::Take made{.kind = kind,
                    .name = name,
                    .understood = measure::understood(imported),
                    .date = "2026-03-14",
-                   .curve = std::make_shared<const curve::Curve>(measure::toCurve(imported).trustedWithin(trusted))};
+                   .curve = std::make_shared<const curve::Curve>(
+                       measure::toCurve(imported).trustedWithin(trusted))};
     return made;
 }
 
 struct Purchase {
     const char* id;
     double value;
-    double loss;  ///< DCR of a coil, ESR of a capacitor
+    double loss; ///< DCR of a coil, ESR of a capacitor
     double price;
 };
 
@@ -83,7 +93,10 @@ Done purchase(job::History& history) {
 Tables tables() {
     const InventedDriver campion = campion165();
     const InventedDriver teasel = teasel26();
-    return {responseTable(campion, false), impedanceTable(campion, false), responseTable(teasel, true), impedanceTable(teasel, true)};
+    return {responseTable(campion, false),
+            impedanceTable(campion, false),
+            responseTable(teasel, true),
+            impedanceTable(teasel, true)};
 }
 
 Result<job::History> projectionRoom(const Tables& t) {
@@ -91,15 +104,22 @@ Result<job::History> projectionRoom(const Tables& t) {
     constexpr curve::Range everywhere{10.0, 24000.0};
     // Far field down to the gate's limit, near field below: the woofer is merged and trusted from
     // 30 Hz, the tweeter only from where the gate of the room allows.
-    YF_TRY(campionImpedance, take(t.campionImpedance, TakeKind::impedance, "campion-165-impedance.txt", everywhere));
-    YF_TRY(campionResponse, take(t.campionResponse, TakeKind::response, "campion-165-response.csv", {30.0, 20000.0}));
-    YF_TRY(teaselImpedance, take(t.teaselImpedance, TakeKind::impedance, "teasel-26-impedance.csv", everywhere));
-    YF_TRY(teaselResponse, take(t.teaselResponse, TakeKind::response, "teasel-26-response.csv", {350.0, 20000.0}));
-    const job::Edit edits[] = {job::addTake("campion", campionImpedance),
-                               job::addTake("campion", campionResponse),
-                               job::addTake("teasel", teaselImpedance),
-                               job::addTake("teasel", teaselResponse),
-                               job::startNetwork("projection", {.order = 4, .fx = 2500.0, .flattenImpedance = true, .padLevels = true})};
+    YF_TRY(campionImpedance,
+           take(t.campionImpedance, TakeKind::impedance, "campion-165-impedance.txt", everywhere));
+    YF_TRY(
+        campionResponse,
+        take(t.campionResponse, TakeKind::response, "campion-165-response.csv", {30.0, 20000.0}));
+    YF_TRY(teaselImpedance,
+           take(t.teaselImpedance, TakeKind::impedance, "teasel-26-impedance.csv", everywhere));
+    YF_TRY(teaselResponse,
+           take(t.teaselResponse, TakeKind::response, "teasel-26-response.csv", {350.0, 20000.0}));
+    const job::Edit edits[] = {
+        job::addTake("campion", campionImpedance),
+        job::addTake("campion", campionResponse),
+        job::addTake("teasel", teaselImpedance),
+        job::addTake("teasel", teaselResponse),
+        job::startNetwork("projection",
+                          {.order = 4, .fx = 2500.0, .flattenImpedance = true, .padLevels = true})};
     for (const job::Edit& edit : edits) {
         YF_TRY(moved, history.apply(edit));
         static_cast<void>(moved);

@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The network's two solvers beside ngspice as a library, in one run on one machine: a three-way of
 // 13 slots, 577 points, one value changed before each solution so that nothing can be reused.
-#include "core/network/solve.h"
 #include "core/network/ladder_edit.h"
-
+#include "core/network/solve.h"
 #include "speed/peer_ngspice.h"
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"
@@ -27,8 +26,10 @@ struct Bench {
     /// The circuit with another value of L1 each time, changed in place.
     network::Circuit& next() {
         step += 1e-9;
-        for (network::Slot& slot : std::get<network::Ways>(network.circuit.tree()->end).sections[0].ladder) {
-            if (auto* series = std::get_if<network::SeriesSlot>(&slot); series != nullptr && series->port.part()->id == "L1") {
+        for (network::Slot& slot :
+             std::get<network::Ways>(network.circuit.tree()->end).sections[0].ladder) {
+            if (auto* series = std::get_if<network::SeriesSlot>(&slot);
+                series != nullptr && series->port.part()->id == "L1") {
                 series->port.part()->value = coil.value + step;
             }
         }
@@ -42,7 +43,8 @@ Bench& bench() {
 }
 
 speed::Ngspice& peer() {
-    static speed::Ngspice made(test::spice::circuitOf("02-three-way-drivers.cir"), "ac dec 160 10 39810.7171");
+    static speed::Ngspice made(test::spice::circuitOf("02-three-way-drivers.cir"),
+                               "ac dec 160 10 39810.7171");
     return made;
 }
 
@@ -52,9 +54,13 @@ void solveBy(benchmark::State& state, network::Method method) {
     }
 }
 
-void ladder(benchmark::State& state) { solveBy(state, network::Method::ladder); }
+void ladder(benchmark::State& state) {
+    solveBy(state, network::Method::ladder);
+}
 
-void nodal(benchmark::State& state) { solveBy(state, network::Method::nodal); }
+void nodal(benchmark::State& state) {
+    solveBy(state, network::Method::nodal);
+}
 
 void ngspice(benchmark::State& state) {
     double henry = 3.3e-3;
@@ -82,14 +88,20 @@ double least(int runs, F&& run) {
 void printRatios() {
     constexpr int runs = 400;
     double henry = 3.3e-3;
-    const auto solve = [](network::Method method) { benchmark::DoNotOptimize(network::solve(bench().next(), bench().loads, method)); };
+    const auto solve = [](network::Method method) {
+        benchmark::DoNotOptimize(network::solve(bench().next(), bench().loads, method));
+    };
     const double theirs = least(runs, [&] { peer().run("l1", henry += 1e-9); });
     const double byLadder = least(runs, [&] { solve(network::Method::ladder); });
     const double byNodal = least(runs, [&] { solve(network::Method::nodal); });
     std::printf("\nthree-way of 13 slots, 577 points, least of %d runs, same process:\n", runs);
     std::printf("  ngspice library  %8.1f us\n", 1e6 * theirs);
-    std::printf("  section tree     %8.1f us   %6.0f times faster (goal: 100)\n", 1e6 * byLadder, theirs / byLadder);
-    std::printf("  nodal            %8.1f us   %6.0f times faster (goal: 50)\n", 1e6 * byNodal, theirs / byNodal);
+    std::printf("  section tree     %8.1f us   %6.0f times faster (goal: 100)\n",
+                1e6 * byLadder,
+                theirs / byLadder);
+    std::printf("  nodal            %8.1f us   %6.0f times faster (goal: 50)\n",
+                1e6 * byNodal,
+                theirs / byNodal);
 }
 
 } // namespace

@@ -1,20 +1,24 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "speed/peer_ngspice.h"
 
+#include <ngspice/sharedspice.h>
+
 #include <cstdio>
 #include <cstring>
 #include <sstream>
 #include <vector>
 
-#include <ngspice/sharedspice.h>
-
 namespace yf::speed {
 
 namespace {
 
-int quiet(char* /*text*/, int /*id*/, void* /*user*/) { return 0; }
+int quiet(char* /*text*/, int /*id*/, void* /*user*/) {
+    return 0;
+}
 
-int leave(int /*status*/, NG_BOOL /*unload*/, NG_BOOL /*quit*/, int /*id*/, void* /*user*/) { return 0; }
+int leave(int /*status*/, NG_BOOL /*unload*/, NG_BOOL /*quit*/, int /*id*/, void* /*user*/) {
+    return 0;
+}
 
 void command(const std::string& text) {
     std::vector<char> writable(text.begin(), text.end());

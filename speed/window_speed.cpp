@@ -1,13 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // From a tile's change to the painted window, at 1280 × 800 offscreen, as a share of a frame of
 // 16.7 ms; beside it, in the same run, the evaluation alone and the painting alone.
-#include "demo/projection_room.h"
-
 #include "app/main_window.h"
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
 #include "app/theme/theme.h"
 #include "app/widgets/ask.h"
+#include "demo/projection_room.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
@@ -28,9 +27,17 @@ constexpr double frame = 16.7; // ms
 
 class AskNothing final : public app::Ask {
 public:
-    QStringList filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override { return {}; }
+    QStringList
+    filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override {
+        return {};
+    }
 
-    QString fileToWrite(QWidget* /*parent*/, const QString& /*title*/, const QString& /*proposal*/, const QString& /*filter*/) override { return {}; }
+    QString fileToWrite(QWidget* /*parent*/,
+                        const QString& /*title*/,
+                        const QString& /*proposal*/,
+                        const QString& /*filter*/) override {
+        return {};
+    }
 };
 
 void evaluation(benchmark::State& state) {
@@ -44,7 +51,14 @@ void evaluation(benchmark::State& state) {
 
 void turnWheel(QWidget* tile, int notch) {
     const QPointF at = QRectF(tile->rect()).center();
-    QWheelEvent event(at, tile->mapToGlobal(at), {}, {0, notch}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QWheelEvent event(at,
+                      tile->mapToGlobal(at),
+                      {},
+                      {0, notch},
+                      Qt::NoButton,
+                      Qt::NoModifier,
+                      Qt::NoScrollPhase,
+                      false);
     QApplication::sendEvent(tile, &event);
 }
 
@@ -61,7 +75,8 @@ std::vector<double> hands(app::MainWindow& window, int turns) {
     QElapsedTimer timer;
     for (int i = 0; i < turns; ++i) {
         bool shown = false;
-        const auto connection = QObject::connect(&window, &app::MainWindow::displayed, &window, [&] { shown = true; });
+        const auto connection =
+            QObject::connect(&window, &app::MainWindow::displayed, &window, [&] { shown = true; });
         timer.start();
         turnWheel(tile, i % 8 < 4 ? 120 : -120);
         while (!shown) {
@@ -105,8 +120,14 @@ int main(int argc, char** argv) {
         const auto times = hands(window, 300);
         const double median = percentile(times, 0.5);
         const double late = percentile(times, 0.95);
-        std::printf("%s: a tile's change to the painted window, 1280x800, 300 turns: median %.1f ms (%.0f %% of a frame of %.1f ms), 95th percentile %.1f ms (%.0f %%)\n",
-                    name == app::ThemeName::linen ? "Linen" : "Graphite", median, 100.0 * median / frame, frame, late, 100.0 * late / frame);
+        std::printf("%s: a tile's change to the painted window, 1280x800, 300 turns: median %.1f "
+                    "ms (%.0f %% of a frame of %.1f ms), 95th percentile %.1f ms (%.0f %%)\n",
+                    name == app::ThemeName::linen ? "Linen" : "Graphite",
+                    median,
+                    100.0 * median / frame,
+                    frame,
+                    late,
+                    100.0 * late / frame);
     }
     return 0;
 }

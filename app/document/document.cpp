@@ -17,14 +17,16 @@ Result<std::unique_ptr<Document>> Document::open(const std::string& path) {
     return std::unique_ptr<Document>(new Document(std::move(store), std::move(history)));
 }
 
-Result<std::unique_ptr<Document>> Document::create(const std::string& path, const job::History& history) {
+Result<std::unique_ptr<Document>> Document::create(const std::string& path,
+                                                   const job::History& history) {
     YF_TRY(store, job::store::Store::create(path, history));
     return std::unique_ptr<Document>(new Document(std::move(store), history));
 }
 
 void Document::apply(const job::Edit& edit) {
     if (readOnly()) {
-        Q_EMIT refused(tr("This job is open for reading only. Save a copy and go on there; nothing was changed."));
+        Q_EMIT refused(tr("This job is open for reading only. Save a copy and go on there; nothing "
+                          "was changed."));
         return;
     }
     const auto moved = history_.apply(edit);

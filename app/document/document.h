@@ -17,7 +17,8 @@ class Document final : public QObject {
 
 public:
     static Result<std::unique_ptr<Document>> open(const std::string& path);
-    static Result<std::unique_ptr<Document>> create(const std::string& path, const job::History& history);
+    static Result<std::unique_ptr<Document>> create(const std::string& path,
+                                                    const job::History& history);
 
     [[nodiscard]] const job::History& history() const { return history_; }
 

@@ -14,7 +14,8 @@ constexpr std::chrono::seconds pauseAfterFailure{3};
 } // namespace
 
 Saver::Saver(job::store::Store store, QObject* parent)
-    : QObject(parent), path_(store.path()), readOnly_(store.readOnly()), store_(std::move(store)), worker_([this] { work(); }) {}
+    : QObject(parent), path_(store.path()), readOnly_(store.readOnly()), store_(std::move(store)),
+      worker_([this] { work(); }) {}
 
 Saver::~Saver() {
     {
@@ -30,8 +31,10 @@ void Saver::write(const job::Step& step, job::Moved moved) {
         const std::lock_guard lock(mutex_);
         ++asked_;
         // A drag faster than the disk: the state that waits is replaced by the newer one.
-        const bool replaces = moved == job::Moved::merged && !queue_.empty() && !(busy_ && queue_.size() == 1) &&
-                              (queue_.back().moved == job::Moved::appended || queue_.back().moved == job::Moved::merged);
+        const bool replaces = moved == job::Moved::merged && !queue_.empty() &&
+                              !(busy_ && queue_.size() == 1) &&
+                              (queue_.back().moved == job::Moved::appended ||
+                               queue_.back().moved == job::Moved::merged);
         if (replaces) {
             queue_.back().step = step;
             queue_.back().number = asked_;
@@ -57,7 +60,8 @@ Done Saver::copyTo(const std::string& path) {
 void Saver::work() {
     std::unique_lock lock(mutex_);
     for (;;) {
-        wake_.wait_for(lock, pauseAfterFailure, [this] { return stop_ || (!queue_.empty() && !stuck_); });
+        wake_.wait_for(
+            lock, pauseAfterFailure, [this] { return stop_ || (!queue_.empty() && !stuck_); });
         if (queue_.empty()) {
             if (stop_) {
                 return;
@@ -76,15 +80,17 @@ void Saver::work() {
         stuck_ = !written.ok();
         if (written) {
             queue_.pop_front();
-            QMetaObject::invokeMethod(this,
-                                      [this, number = change.number] {
-                                          confirmed_ = number;
-                                          Q_EMIT saved(number);
-                                      },
-                                      Qt::QueuedConnection);
+            QMetaObject::invokeMethod(
+                this,
+                [this, number = change.number] {
+                    confirmed_ = number;
+                    Q_EMIT saved(number);
+                },
+                Qt::QueuedConnection);
         } else {
             const QString why = QString::fromStdString(text::sentence(written.error()));
-            QMetaObject::invokeMethod(this, [this, why] { Q_EMIT failed(why); }, Qt::QueuedConnection);
+            QMetaObject::invokeMethod(
+                this, [this, why] { Q_EMIT failed(why); }, Qt::QueuedConnection);
             if (stop_) {
                 return;
             }

@@ -25,7 +25,8 @@ std::uint64_t Evaluator::submit(const job::Job& job, Purpose purpose) {
 }
 
 void Evaluator::work() {
-    // Measured curves on the design axis: kept from one evaluation to the next while the takes stay.
+    // Measured curves on the design axis: kept from one evaluation to the next while the takes
+    // stay.
     std::optional<job::Job> assembledFor;
     std::shared_ptr<const job::Assembly> assembly;
     for (;;) {
@@ -48,7 +49,8 @@ void Evaluator::work() {
         result->job = std::move(order.job);
         result->purpose = order.purpose;
         // Results are queued in the order in which they were made: one worker, one queue.
-        QMetaObject::invokeMethod(this, [this, result] { deliver(result); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, result] { deliver(result); }, Qt::QueuedConnection);
     }
 }
 

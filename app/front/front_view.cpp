@@ -24,7 +24,9 @@ namespace {
 constexpr double margin = 14.0;
 constexpr double captionHeight = 24.0;
 
-const Stroke& strokeOf(job::Band band) { return theme().ways[static_cast<std::size_t>(band)]; }
+const Stroke& strokeOf(job::Band band) {
+    return theme().ways[static_cast<std::size_t>(band)];
+}
 
 QString conditionWords(job::Condition condition) {
     switch (condition) {
@@ -59,7 +61,9 @@ FrontView::FrontView(QWidget* parent) : QWidget(parent) {
     setMinimumSize(150, 220);
 }
 
-void FrontView::display(const job::Job& job, const std::string& cabinetId, const std::string& chosen) {
+void FrontView::display(const job::Job& job,
+                        const std::string& cabinetId,
+                        const std::string& chosen) {
     const job::Cabinet* cabinet = job::findCabinet(job, cabinetId);
     if (cabinet == nullptr) {
         spots_.clear();
@@ -75,8 +79,14 @@ void FrontView::display(const job::Job& job, const std::string& cabinetId, const
     for (const job::Mount& mount : cabinet->mounts) {
         const job::Driver& driver = *job::findDriver(job, mount.driver);
         const auto end = std::ranges::find(ends, driver.id, &network::DriverEnd::driver);
-        spots_.push_back({driver.id, words(driver.name), driver.band, driver.condition,
-                          end == ends.end() ? 1 : end->polarity, mount.x, mount.y, driver.diameter / 2.0});
+        spots_.push_back({driver.id,
+                          words(driver.name),
+                          driver.band,
+                          driver.condition,
+                          end == ends.end() ? 1 : end->polarity,
+                          mount.x,
+                          mount.y,
+                          driver.diameter / 2.0});
     }
     std::ranges::sort(spots_, std::greater{}, &Spot::y);
     if (spots_ == before && chosen_ == chosenBefore) {
@@ -85,7 +95,9 @@ void FrontView::display(const job::Job& job, const std::string& cabinetId, const
     QStringList said;
     for (const Spot& spot : spots_) {
         said << tr("%1: %2, %3%4")
-                    .arg(spot.name, conditionWords(spot.condition), spot.polarity > 0 ? tr("as wired") : tr("reversed"),
+                    .arg(spot.name,
+                         conditionWords(spot.condition),
+                         spot.polarity > 0 ? tr("as wired") : tr("reversed"),
                          spot.driver == chosen_ ? tr(", chosen") : QString{});
     }
     setAccessibleName(tr("Front of %1").arg(cabinetName_));
@@ -136,7 +148,8 @@ void FrontView::paintSpot(QPainter& painter, const Spot& spot, const Scale& s) c
     QPainterPath hole;
     hole.addEllipse(middle, radius - ring, radius - ring);
     annulus = annulus.subtracted(hole);
-    const bool open = spot.condition == job::Condition::suspect || spot.condition == job::Condition::dead;
+    const bool open =
+        spot.condition == job::Condition::suspect || spot.condition == job::Condition::dead;
     QBrush filling(t.quietInk);
     if (spot.condition == job::Condition::notChecked) {
         filling.setStyle(Qt::BDiagPattern);
@@ -206,7 +219,8 @@ void FrontView::paintEvent(QPaintEvent* /*event*/) {
     }
     const auto chosen = std::ranges::find(spots_, chosen_, &Spot::driver);
     painter.setPen(t.ink);
-    painter.drawText(QRectF(0.0, height() - captionHeight, width(), captionHeight), Qt::AlignCenter,
+    painter.drawText(QRectF(0.0, height() - captionHeight, width(), captionHeight),
+                     Qt::AlignCenter,
                      chosen == spots_.end() ? cabinetName_ : chosen->name);
 }
 

@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/line/line_bar.h"
 
-#include "core/report/line.h"
-
 #include "app/theme/theme.h"
 #include "app/widgets/words.h"
+#include "core/report/line.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -34,13 +33,16 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
         button->setProperty("flat", true);
         button->setCursor(Qt::PointingHandCursor);
         row_->insertWidget(static_cast<int>(buttons_.size()), button);
-        connect(button, &QToolButton::clicked, this, [this, button] { Q_EMIT asked(button->objectName().mid(5)); });
+        connect(button, &QToolButton::clicked, this, [this, button] {
+            Q_EMIT asked(button->objectName().mid(5));
+        });
         buttons_.push_back(button);
     }
     for (qsizetype i = 0; i < buttons_.size(); ++i) {
         const report::Figure& figure = figures[static_cast<std::size_t>(i)];
         buttons_[i]->setObjectName(QStringLiteral("line_") + words(figure.id));
-        if (buttons_[i]->text() == words(figure.text) && buttons_[i]->toolTip() == words(figure.explains)) {
+        if (buttons_[i]->text() == words(figure.text) &&
+            buttons_[i]->toolTip() == words(figure.explains)) {
             continue;
         }
         buttons_[i]->setText(words(figure.text));
@@ -67,6 +69,8 @@ QString LineBar::textOf(const QString& figure) const {
     return button == nullptr ? QString{} : button->text();
 }
 
-QString LineBar::savedText() const { return saved_->text(); }
+QString LineBar::savedText() const {
+    return saved_->text();
+}
 
 } // namespace yf::app

@@ -29,20 +29,26 @@ QLabel* wordsLabel(QWidget* parent, const QString& name) {
 QString toldOf(const job::Take* take, TakeKind kind) {
     if (take == nullptr) {
         return kind == TakeKind::response
-                   ? MeasureStage::tr("No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.")
-                   : MeasureStage::tr("No impedance yet. Drop a table of frequency, ohms and phase on the driver; without it no network can be computed.");
+                   ? MeasureStage::tr("No response yet. Drop a table of frequency, level and phase "
+                                      "on the driver; without it no sum can be shown.")
+                   : MeasureStage::tr("No impedance yet. Drop a table of frequency, ohms and phase "
+                                      "on the driver; without it no network can be computed.");
     }
-    QStringList said{words(take->name) + (take->date.empty() ? QString{} : QStringLiteral(" · ") + words(take->date)) + QStringLiteral(" ·")};
+    QStringList said{words(take->name) +
+                     (take->date.empty() ? QString{} : QStringLiteral(" · ") + words(take->date)) +
+                     QStringLiteral(" ·")};
     said << words(take->understood);
     const curve::Range trusted = take->curve->trusted();
     if (trusted != take->curve->extent()) {
         said << MeasureStage::tr("Believed from %1 to %2; drawn thin and broken beyond.")
-                    .arg(words(text::printEngineering(trusted.from, "Hz")), words(text::printEngineering(trusted.to, "Hz")));
+                    .arg(words(text::printEngineering(trusted.from, "Hz")),
+                         words(text::printEngineering(trusted.to, "Hz")));
     }
     if (take->curve->phase() == curve::Phase::none) {
         said << MeasureStage::tr("No phase: it cannot be summed or loaded yet.");
     } else if (take->curve->phase() == curve::Phase::minimum) {
-        said << MeasureStage::tr("Phase computed from the levels (minimum phase); it holds no flight time.");
+        said << MeasureStage::tr(
+            "Phase computed from the levels (minimum phase); it holds no flight time.");
     }
     return said.join(u' ');
 }
@@ -76,16 +82,27 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
     const auto minimum = [this](TakeKind kind, const QString& name) {
         auto* button = new QPushButton(tr("Use the minimum phase"), this);
         button->setObjectName(name);
-        button->setToolTip(tr("Computes the phase from the levels: right for a single driver but for its flight time. Joins as a new take; can be undone."));
-        connect(button, &QPushButton::clicked, this, [this, kind] { Q_EMIT edited(job::useMinimumPhase(driver_, kind)); });
+        button->setToolTip(tr("Computes the phase from the levels: right for a single driver but "
+                              "for its flight time. Joins as a new take; can be undone."));
+        connect(button, &QPushButton::clicked, this, [this, kind] {
+            Q_EMIT edited(job::useMinimumPhase(driver_, kind));
+        });
         return button;
     };
     minimumResponse_ = minimum(TakeKind::response, QStringLiteral("measure_minimum_response"));
     minimumImpedance_ = minimum(TakeKind::impedance, QStringLiteral("measure_minimum_impedance"));
-    plots_ = {new Plot(PlotKind::level, QStringLiteral("measure_plot_response"), tr("Response"), this),
-              new Plot(PlotKind::phase, QStringLiteral("measure_plot_response_phase"), tr("Response phase"), this),
-              new Plot(PlotKind::impedance, QStringLiteral("measure_plot_impedance"), tr("Impedance"), this),
-              new Plot(PlotKind::phase, QStringLiteral("measure_plot_impedance_phase"), tr("Impedance phase"), this)};
+    plots_ = {
+        new Plot(PlotKind::level, QStringLiteral("measure_plot_response"), tr("Response"), this),
+        new Plot(PlotKind::phase,
+                 QStringLiteral("measure_plot_response_phase"),
+                 tr("Response phase"),
+                 this),
+        new Plot(
+            PlotKind::impedance, QStringLiteral("measure_plot_impedance"), tr("Impedance"), this),
+        new Plot(PlotKind::phase,
+                 QStringLiteral("measure_plot_impedance_phase"),
+                 tr("Impedance phase"),
+                 this)};
     followCrosshairs();
 
     auto* grid = new QGridLayout(this);
@@ -141,14 +158,19 @@ void MeasureStage::display(const Sight& sight) {
 void MeasureStage::showTake(const job::Take* take, TakeKind kind) {
     const bool response = kind == TakeKind::response;
     (response ? responseTold_ : impedanceTold_)->setText(toldOf(take, kind));
-    (response ? minimumResponse_ : minimumImpedance_)->setVisible(take != nullptr && take->curve->phase() == curve::Phase::none);
-    Picture size{.empty = response ? tr("no response yet") : tr("no impedance yet"), .foot = footOf(take)};
+    (response ? minimumResponse_ : minimumImpedance_)
+        ->setVisible(take != nullptr && take->curve->phase() == curve::Phase::none);
+    Picture size{.empty = response ? tr("no response yet") : tr("no impedance yet"),
+                 .foot = footOf(take)};
     Picture phase{.empty = tr("no phase")};
     if (take != nullptr) {
-        const TraceName name{response ? QStringLiteral("response") : QStringLiteral("impedance"), response ? tr("level") : tr("|Z|")};
-        size.traces = {traceOf(name, strokeOf(band_), *take->curve, response ? Shown::level : Shown::modulus)};
+        const TraceName name{response ? QStringLiteral("response") : QStringLiteral("impedance"),
+                             response ? tr("level") : tr("|Z|")};
+        size.traces = {
+            traceOf(name, strokeOf(band_), *take->curve, response ? Shown::level : Shown::modulus)};
         if (take->curve->phase() != curve::Phase::none) {
-            phase.traces = {traceOf({name.id, tr("phase")}, strokeOf(band_), *take->curve, Shown::phase)};
+            phase.traces = {
+                traceOf({name.id, tr("phase")}, strokeOf(band_), *take->curve, Shown::phase)};
             phase.foot = tr("wrapped to ±180°, no delay removed");
         }
     }
@@ -156,7 +178,9 @@ void MeasureStage::showTake(const job::Take* take, TakeKind kind) {
     plots_[response ? 1 : 3]->display(phase);
 }
 
-void MeasureStage::reveal(const QString& /*figure*/) { plots_.front()->setFocus(); }
+void MeasureStage::reveal(const QString& /*figure*/) {
+    plots_.front()->setFocus();
+}
 
 void MeasureStage::dragEnterEvent(QDragEnterEvent* event) {
     if (event->mimeData()->hasUrls() && !driver_.empty()) {

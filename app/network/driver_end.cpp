@@ -27,14 +27,19 @@ void drawStud(QPainter& painter, const QPointF& at, bool plus, const QColor& col
 
 } // namespace
 
-DriverEndButton::DriverEndButton(const network::DriverEnd& end, QWidget* parent) : QAbstractButton(parent), end_(end) {
+DriverEndButton::DriverEndButton(const network::DriverEnd& end, QWidget* parent)
+    : QAbstractButton(parent), end_(end) {
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);
     setCursor(Qt::PointingHandCursor);
 }
 
-void DriverEndButton::display(const network::DriverEnd& end, const job::Driver& driver, int hot, int back) {
-    if (end == end_ && name_ == words(driver.name) && band_ == driver.band && hot == hot_ && back == back_) {
+void DriverEndButton::display(const network::DriverEnd& end,
+                              const job::Driver& driver,
+                              int hot,
+                              int back) {
+    if (end == end_ && name_ == words(driver.name) && band_ == driver.band && hot == hot_ &&
+        back == back_) {
         return;
     }
     end_ = end;
@@ -76,12 +81,14 @@ void DriverEndButton::paintEvent(QPaintEvent* /*event*/) {
     const double middle = body.center().y();
     painter.setFont(font());
     painter.setPen(t.ink);
-    painter.drawText(QRectF(left, middle - 20.0, body.right() - left - 2.0, 18.0), Qt::AlignVCenter, name_);
+    painter.drawText(
+        QRectF(left, middle - 20.0, body.right() - left - 2.0, 18.0), Qt::AlignVCenter, name_);
     QFont small = font();
     small.setPointSizeF(8.5);
     painter.setFont(small);
     painter.setPen(reversed ? t.mind : t.quietInk);
-    painter.drawText(QRectF(left, middle - 2.0, body.right() - left - 2.0, 16.0), Qt::AlignVCenter,
+    painter.drawText(QRectF(left, middle - 2.0, body.right() - left - 2.0, 16.0),
+                     Qt::AlignVCenter,
                      reversed ? tr("⇅ reversed") : tr("as wired"));
     painter.setPen(strokeOf(band_).pen());
     painter.drawLine(QPointF(left, middle + 19.0), QPointF(left + 40.0, middle + 19.0));

@@ -7,9 +7,11 @@
 
 namespace yf::app {
 
-InsertButton::InsertButton(const network::SlotPlace& place, QWidget* parent) : QAbstractButton(parent), place_(place) {
+InsertButton::InsertButton(const network::SlotPlace& place, QWidget* parent)
+    : QAbstractButton(parent), place_(place) {
     setObjectName(QStringLiteral("insert_%1_%2").arg(place.way).arg(place.slot));
-    setAccessibleName(tr("Insert a part in way %1, place %2").arg(place.way + 1).arg(place.slot + 1));
+    setAccessibleName(
+        tr("Insert a part in way %1, place %2").arg(place.way + 1).arg(place.slot + 1));
     setToolTip(tr("Insert a part here"));
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);

@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/lane_layout.h"
 
-#include "core/text/number.h"
-
 #include "app/widgets/words.h"
+#include "core/text/number.h"
 
 #include <QCoreApplication>
 
@@ -31,9 +30,13 @@ constexpr int firstSlot = 92;
 /// Which way the current runs through a one-port.
 enum class Run { across, down };
 
-int along(QSize size, Run run) { return run == Run::across ? size.width() : size.height(); }
+int along(QSize size, Run run) {
+    return run == Run::across ? size.width() : size.height();
+}
 
-int beside(QSize size, Run run) { return run == Run::across ? size.height() : size.width(); }
+int beside(QSize size, Run run) {
+    return run == Run::across ? size.height() : size.width();
+}
 
 QSize sized(int alongLength, int besideLength, Run run) {
     return run == Run::across ? QSize(alongLength, besideLength) : QSize(besideLength, alongLength);
@@ -72,7 +75,8 @@ public:
     void lane(const network::Section& section, std::optional<std::size_t> way) {
         const Heights heights = heightsOf(section);
         const int rail = y_ + heights.rail / 2;
-        const int returnRail = y_ + heights.rail + (heights.hanging > 0 ? heights.hanging + 2 * laneGap : laneGap);
+        const int returnRail =
+            y_ + heights.rail + (heights.hanging > 0 ? heights.hanging + 2 * laneGap : laneGap);
         int x = firstSlot;
         int hangingRight = firstSlot;
         layout_.wires.push_back({hotPost, rail, x, rail});
@@ -81,14 +85,19 @@ public:
             behind_ = {way.value_or(0), k + 1, true};
             if (const auto* series = std::get_if<network::SeriesSlot>(&section.ladder[k])) {
                 const QSize size = measure(series->port, Run::across);
-                place(series->port, QRect(x, rail - size.height() / 2, size.width(), size.height()), Run::across);
+                place(series->port,
+                      QRect(x, rail - size.height() / 2, size.width(), size.height()),
+                      Run::across);
                 x += size.width();
             } else if (const auto* shunt = std::get_if<network::ShuntSlot>(&section.ladder[k])) {
                 const QSize size = measure(shunt->port, Run::down);
                 const int node = std::max(x, hangingRight + sideGap + size.width() / 2);
                 layout_.wires.push_back({x, rail, node, rail});
                 layout_.joints.push_back({node, rail});
-                const QRect room(node - size.width() / 2, y_ + heights.rail + laneGap, size.width(), size.height());
+                const QRect room(node - size.width() / 2,
+                                 y_ + heights.rail + laneGap,
+                                 size.width(),
+                                 size.height());
                 layout_.wires.push_back({node, rail, node, room.top()});
                 place(shunt->port, room, Run::down);
                 layout_.wires.push_back({node, room.top() + room.height(), node, returnRail});
@@ -96,20 +105,26 @@ public:
                 hangingRight = node + size.width() / 2;
                 x = node;
             } else {
-                note(otherSlot(section.ladder[k]), QRect(QPoint(x, rail - noteSize.height() / 2), noteSize));
+                note(otherSlot(section.ladder[k]),
+                     QRect(QPoint(x, rail - noteSize.height() / 2), noteSize));
                 x += noteSize.width();
             }
         }
         x = insertAt(x, rail, way, section.ladder.size());
         rightmost_ = std::max({rightmost_, x, hangingRight + sideGap});
-        layout_.lanes.push_back({.name = words(section.name), .driver = {}, .rect = QRect(0, y_, x, returnRail - y_), .rail = rail, .returnRail = returnRail});
+        layout_.lanes.push_back({.name = words(section.name),
+                                 .driver = {},
+                                 .rect = QRect(0, y_, x, returnRail - y_),
+                                 .rail = rail,
+                                 .returnRail = returnRail});
         railEnds_.push_back(x);
         if (const auto* end = std::get_if<network::DriverEnd>(&section.end)) {
             layout_.lanes.back().driver = end->driver;
             layout_.ends.push_back({way.value_or(0), *end, {}, rail, returnRail});
         }
         // Room for the driver even where nothing hangs.
-        y_ = std::max(returnRail + laneGap + 4, rail - tileSize.height() / 2 + leastEnd + laneGap / 2);
+        y_ = std::max(returnRail + laneGap + 4,
+                      rail - tileSize.height() / 2 + leastEnd + laneGap / 2);
     }
 
     /// Drivers stand one under the other at the right.
@@ -121,8 +136,11 @@ public:
             lane.rect.setWidth(rightmost_ + endWidth);
         }
         for (LaneLayout::End& end : layout_.ends) {
-            end.rect = QRect(rightmost_, end.rail - tileSize.height() / 2, endWidth,
-                             std::max(end.returnRail - end.rail + tileSize.height() / 2 + 9, leastEnd));
+            end.rect =
+                QRect(rightmost_,
+                      end.rail - tileSize.height() / 2,
+                      endWidth,
+                      std::max(end.returnRail - end.rail + tileSize.height() / 2 + 9, leastEnd));
             reach(end.rect);
         }
         reach(QRect(0, 0, rightmost_, y_ - laneGap));
@@ -141,7 +159,8 @@ private:
             if (const auto* series = std::get_if<network::SeriesSlot>(&slot)) {
                 heights.rail = std::max(heights.rail, measure(series->port, Run::across).height());
             } else if (const auto* shunt = std::get_if<network::ShuntSlot>(&slot)) {
-                heights.hanging = std::max(heights.hanging, measure(shunt->port, Run::down).height());
+                heights.hanging =
+                    std::max(heights.hanging, measure(shunt->port, Run::down).height());
             }
         }
         return heights;
@@ -149,7 +168,8 @@ private:
 
     static QString otherSlot(const network::Slot& slot) {
         if (const auto* transformer = std::get_if<network::TransformerSlot>(&slot)) {
-            return QCoreApplication::translate("LaneLayout", "transformer\n1 : %1").arg(transformer->ratio);
+            return QCoreApplication::translate("LaneLayout", "transformer\n1 : %1")
+                .arg(transformer->ratio);
         }
         const auto& control = std::get<network::ControlSlot>(slot);
         return QCoreApplication::translate("LaneLayout", "level control\n%1 at %2 %")
@@ -170,7 +190,9 @@ private:
     void place(const OnePort& port, const QRect& room, Run run) {
         const network::Composite* composite = port.composite();
         if (composite == nullptr) {
-            const QRect rect(QPoint(room.x() + (room.width() - tileSize.width()) / 2, room.y() + (room.height() - tileSize.height()) / 2), tileSize);
+            const QRect rect(QPoint(room.x() + (room.width() - tileSize.width()) / 2,
+                                    room.y() + (room.height() - tileSize.height()) / 2),
+                             tileSize);
             layout_.tiles.push_back({port.part()->id, rect, run == Run::down, behind_});
             connectEnds(rect, room, run);
             reach(rect);
@@ -192,7 +214,10 @@ private:
             }
             // What room is left over goes to the first part's leads.
             const int length = along(measure(inner, run), run) + (first ? stretch : 0);
-            place(inner, run == Run::across ? QRect(at, room.y(), length, room.height()) : QRect(room.x(), at, room.width(), length), run);
+            place(inner,
+                  run == Run::across ? QRect(at, room.y(), length, room.height())
+                                     : QRect(room.x(), at, room.width(), length),
+                  run);
             at += length;
             first = false;
         }
@@ -208,14 +233,16 @@ private:
         for (std::size_t i = 0; i < composite.ports.size(); ++i) {
             const int breadth = beside(measure(composite.ports[i], run), run);
             place(composite.ports[i],
-                  run == Run::across ? QRect(start + barRoom, at, inner, breadth) : QRect(at, start + barRoom, breadth, inner),
+                  run == Run::across ? QRect(start + barRoom, at, inner, breadth)
+                                     : QRect(at, start + barRoom, breadth, inner),
                   run);
             lastMiddle = at + breadth / 2;
             firstMiddle = i == 0 ? lastMiddle : firstMiddle;
             at += breadth + sideGap;
         }
         for (const int bar : {start + barRoom, start + length - barRoom}) {
-            layout_.wires.push_back(run == Run::across ? QLine(bar, firstMiddle, bar, lastMiddle) : QLine(firstMiddle, bar, lastMiddle, bar));
+            layout_.wires.push_back(run == Run::across ? QLine(bar, firstMiddle, bar, lastMiddle)
+                                                       : QLine(firstMiddle, bar, lastMiddle, bar));
         }
         wire(room, run, start, start + barRoom);
         wire(room, run, start + length - barRoom, start + length);
@@ -223,8 +250,10 @@ private:
 
     /// A piece of wire in the middle of a room, from one coordinate of its run to another.
     void wire(const QRect& room, Run run, int from, int to) {
-        const int middle = run == Run::across ? room.y() + room.height() / 2 : room.x() + room.width() / 2;
-        layout_.wires.push_back(run == Run::across ? QLine(from, middle, to, middle) : QLine(middle, from, middle, to));
+        const int middle =
+            run == Run::across ? room.y() + room.height() / 2 : room.x() + room.width() / 2;
+        layout_.wires.push_back(run == Run::across ? QLine(from, middle, to, middle)
+                                                   : QLine(middle, from, middle, to));
     }
 
     void connectEnds(const QRect& rect, const QRect& room, Run run) {
@@ -235,7 +264,10 @@ private:
         wire(room, run, tileFrom + along(rect.size(), run), to);
     }
 
-    void reach(const QRect& rect) { bounds_ = bounds_.expandedTo(QSize(rect.x() + rect.width() + 2, rect.y() + rect.height() + 2)); }
+    void reach(const QRect& rect) {
+        bounds_ =
+            bounds_.expandedTo(QSize(rect.x() + rect.width() + 2, rect.y() + rect.height() + 2));
+    }
 
     LaneLayout layout_;
     network::SlotPlace behind_;
@@ -252,7 +284,10 @@ LaneLayout layOut(const network::Circuit& circuit) {
     const network::Section* tree = circuit.tree();
     const QRect whole(16, 8, 560, 60);
     if (tree == nullptr) {
-        builder.note(QCoreApplication::translate("LaneLayout", "This network is a free net, not a ladder: it is computed, but cannot be drawn as lanes."), whole);
+        builder.note(QCoreApplication::translate("LaneLayout",
+                                                 "This network is a free net, not a ladder: it is "
+                                                 "computed, but cannot be drawn as lanes."),
+                     whole);
         builder.finish();
         return builder.take();
     }

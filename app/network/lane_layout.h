@@ -19,7 +19,7 @@ struct LaneLayout {
     struct Tile {
         std::string part;
         QRect rect;
-        bool hanging{}; ///< current runs from top to bottom
+        bool hanging{};            ///< current runs from top to bottom
         network::SlotPlace behind; ///< the place right behind its slot
     };
 
@@ -32,7 +32,7 @@ struct LaneLayout {
         std::size_t way{};
         network::DriverEnd driver;
         QRect rect;
-        int rail{};      ///< y of the hot rail
+        int rail{}; ///< y of the hot rail
         int returnRail{};
     };
 

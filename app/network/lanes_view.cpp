@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/lanes_view.h"
 
-#include "core/text/sentence.h"
-
 #include "app/network/driver_end.h"
 #include "app/network/insert_button.h"
 #include "app/network/part_tile.h"
@@ -10,6 +8,7 @@
 #include "app/plots/curves.h"
 #include "app/theme/theme.h"
 #include "app/widgets/words.h"
+#include "core/text/sentence.h"
 
 #include <QKeyEvent>
 #include <QLabel>
@@ -38,7 +37,8 @@ QString notation(const network::Part& part) {
     QString text = words(job::valueText(part.kind, part.value)).replace(QChar(0x202F), u' ');
     const auto add = [&](const char* key, double value) {
         if (value > 0.0) {
-            text += QStringLiteral(" %1=%2").arg(QLatin1String(key), words(text::printSignificant(value, 3)));
+            text += QStringLiteral(" %1=%2").arg(QLatin1String(key),
+                                                 words(text::printSignificant(value, 3)));
         }
     };
     add("dcr", part.dcr);
@@ -82,7 +82,8 @@ void LanesView::display(const job::Job& job, const job::Cabinet& cabinet) {
     const bool sameShape = !other && idsOf(circuit_) == idsOf(cabinet.circuit) && [&] {
         // The same parts may be wired another way: compare places, not values.
         const LaneLayout fresh = layOut(cabinet.circuit);
-        return fresh.size == layout_.size && std::ranges::equal(fresh.tiles, layout_.tiles, [](const auto& a, const auto& b) {
+        return fresh.size == layout_.size &&
+               std::ranges::equal(fresh.tiles, layout_.tiles, [](const auto& a, const auto& b) {
                    return a.part == b.part && a.rect == b.rect && a.hanging == b.hanging;
                });
     }();
@@ -98,7 +99,10 @@ void LanesView::display(const job::Job& job, const job::Cabinet& cabinet) {
     }
     for (qsizetype i = 0; i < ends_.size(); ++i) {
         const LaneLayout::End& end = layout_.ends[i];
-        ends_[i]->display(end.driver, *job::findDriver(job_, end.driver.driver), end.rail - end.rect.y(), end.returnRail - end.rect.y());
+        ends_[i]->display(end.driver,
+                          *job::findDriver(job_, end.driver.driver),
+                          end.rail - end.rect.y(),
+                          end.returnRail - end.rect.y());
     }
 }
 
@@ -113,7 +117,8 @@ PartTile* LanesView::newTile(const LaneLayout::Tile& place, const network::Part&
 void LanesView::rebuild() {
     closeEditor();
     const PartTile* focused = qobject_cast<PartTile*>(focusWidget());
-    std::string focus = focused != nullptr && focused->hasFocus() ? focused->part().id : std::string{};
+    std::string focus =
+        focused != nullptr && focused->hasFocus() ? focused->part().id : std::string{};
     // Deleted later: the rebuild may come out of one of their own signals.
     for (QWidget* old : QVector<QWidget*>(tiles_.begin(), tiles_.end())) {
         old->hide();
@@ -155,9 +160,13 @@ void LanesView::rebuild() {
         button->setObjectName(QStringLiteral("driver_") + words(place.driver.driver));
         button->setGeometry(place.rect);
         button->show();
-        connect(button, &QAbstractButton::clicked, this, [this, way = place.way, id = place.driver.driver] {
-            Q_EMIT edited(job::reverseDriver(cabinet_, way, job::findDriver(job_, id)->name));
-        });
+        connect(button,
+                &QAbstractButton::clicked,
+                this,
+                [this, way = place.way, id = place.driver.driver] {
+                    Q_EMIT edited(
+                        job::reverseDriver(cabinet_, way, job::findDriver(job_, id)->name));
+                });
         ends_.push_back(button);
     }
     awaitsNew_ = false;
@@ -174,10 +183,13 @@ void LanesView::rebuild() {
 void LanesView::connectTile(PartTile* tile) {
     connect(tile, &PartTile::stepped, this, [this, tile](int steps, bool fine) {
         const network::ESeries series = fine ? network::ESeries::E192 : series_;
-        Q_EMIT edited(job::stepPart(cabinet_, tile->part().id, series, steps, "step " + tile->part().id));
+        Q_EMIT edited(
+            job::stepPart(cabinet_, tile->part().id, series, steps, "step " + tile->part().id));
     });
     connect(tile, &PartTile::letGo, this, &LanesView::gestureEnded);
-    connect(tile, &PartTile::typed, this, [this, tile](const QString& first) { openEditor(tile, first); });
+    connect(tile, &PartTile::typed, this, [this, tile](const QString& first) {
+        openEditor(tile, first);
+    });
     connect(tile, &PartTile::editWanted, this, [this, tile] {
         openEditor(tile, notation(tile->part()));
         editor_->selectAll();
@@ -193,7 +205,8 @@ void LanesView::connectTile(PartTile* tile) {
         Q_EMIT edited(job::removePart(cabinet_, tile->part().id));
     });
     connect(tile, &PartTile::insertWanted, this, [this, tile] {
-        const auto place = std::ranges::find(layout_.tiles, tile->part().id, &LaneLayout::Tile::part);
+        const auto place =
+            std::ranges::find(layout_.tiles, tile->part().id, &LaneLayout::Tile::part);
         offerInsert(place->behind, tile->mapToGlobal(QPoint(tile->width(), tile->height())));
     });
     connect(tile, &PartTile::bypassed, this, [this, tile](bool on) {
@@ -206,7 +219,8 @@ void LanesView::connectTile(PartTile* tile) {
 }
 
 PartTile* LanesView::tile(const std::string& part) const {
-    const auto found = std::ranges::find_if(tiles_, [&](const PartTile* tile) { return tile->part().id == part; });
+    const auto found =
+        std::ranges::find_if(tiles_, [&](const PartTile* tile) { return tile->part().id == part; });
     return found == tiles_.end() ? nullptr : *found;
 }
 
@@ -273,7 +287,8 @@ void LanesView::say(const QString& problem) {
     }
     QPalette p = problem_->palette();
     p.setColor(QPalette::Window, theme().sheet);
-    p.setColor(QPalette::WindowText, problem.startsWith(QChar(0x25B2)) ? theme().mind : theme().stop);
+    p.setColor(QPalette::WindowText,
+               problem.startsWith(QChar(0x25B2)) ? theme().mind : theme().stop);
     problem_->setPalette(p);
     problem_->setFrameShape(QFrame::Box);
     problem_->setText(problem);
@@ -281,12 +296,16 @@ void LanesView::say(const QString& problem) {
     const int high = problem_->heightForWidth(width);
     const int below = editor_->geometry().bottom() + 3;
     const int y = below + high <= height() ? below : editor_->y() - high - 3;
-    problem_->setGeometry(std::clamp(editor_->x(), 0, std::max(0, this->width() - width)), std::max(0, y), width, high);
+    problem_->setGeometry(std::clamp(editor_->x(), 0, std::max(0, this->width() - width)),
+                          std::max(0, y),
+                          width,
+                          high);
     problem_->raise();
 }
 
 bool LanesView::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == editor_ && event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
+    if (watched == editor_ && event->type() == QEvent::KeyPress &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
         PartTile* back = tile(edits_);
         closeEditor();
         if (back != nullptr) {
@@ -294,7 +313,8 @@ bool LanesView::eventFilter(QObject* watched, QEvent* event) {
         }
         return true;
     }
-    if (watched == editor_ && event->type() == QEvent::FocusOut && static_cast<QFocusEvent*>(event)->reason() != Qt::PopupFocusReason &&
+    if (watched == editor_ && event->type() == QEvent::FocusOut &&
+        static_cast<QFocusEvent*>(event)->reason() != Qt::PopupFocusReason &&
         static_cast<QFocusEvent*>(event)->reason() != Qt::ActiveWindowFocusReason) {
         closeEditor();
     }
@@ -303,6 +323,7 @@ bool LanesView::eventFilter(QObject* watched, QEvent* event) {
 
 void LanesView::offerInsert(const network::SlotPlace& place, const QPoint& at) {
     menu_->clear();
+
     static const struct {
         network::PartKind kind;
         bool inLine;
@@ -313,17 +334,28 @@ void LanesView::offerInsert(const network::SlotPlace& place, const QPoint& at) {
         {network::PartKind::capacitor, true, "insert_line_C", QT_TR_NOOP("Capacitor in the line")},
         {network::PartKind::resistor, true, "insert_line_R", QT_TR_NOOP("Resistor in the line")},
         {network::PartKind::coil, false, "insert_across_L", QT_TR_NOOP("Coil across the way")},
-        {network::PartKind::capacitor, false, "insert_across_C", QT_TR_NOOP("Capacitor across the way")},
-        {network::PartKind::resistor, false, "insert_across_R", QT_TR_NOOP("Resistor across the way")},
+        {network::PartKind::capacitor,
+         false,
+         "insert_across_C",
+         QT_TR_NOOP("Capacitor across the way")},
+        {network::PartKind::resistor,
+         false,
+         "insert_across_R",
+         QT_TR_NOOP("Resistor across the way")},
     };
+
     for (const auto& offer : offers) {
         QAction* action = menu_->addAction(tr(offer.text));
         action->setObjectName(QLatin1String(offer.name));
-        connect(action, &QAction::triggered, this, [this, place, kind = offer.kind, inLine = offer.inLine] {
-            known_ = idsOf(circuit_);
-            awaitsNew_ = true;
-            Q_EMIT edited(job::insertNewPart(cabinet_, {place.way, place.slot, inLine}, kind));
-        });
+        connect(
+            action,
+            &QAction::triggered,
+            this,
+            [this, place, kind = offer.kind, inLine = offer.inLine] {
+                known_ = idsOf(circuit_);
+                awaitsNew_ = true;
+                Q_EMIT edited(job::insertNewPart(cabinet_, {place.way, place.slot, inLine}, kind));
+            });
     }
     menu_->popup(at);
 }
@@ -363,13 +395,15 @@ void LanesView::paintEvent(QPaintEvent* /*event*/) {
         }
         painter.setFont(font());
         painter.setPen(t.quietInk);
-        painter.drawText(QRect(8, lane.returnRail - 10, returnPost - 18, 20), Qt::AlignVCenter, tr("return"));
+        painter.drawText(
+            QRect(8, lane.returnRail - 10, returnPost - 18, 20), Qt::AlignVCenter, tr("return"));
     }
     painter.setPen(t.ink);
     for (const LaneLayout::Note& note : layout_.notes) {
         painter.setBrush(t.ground);
         painter.drawRoundedRect(note.rect, 5.0, 5.0);
-        painter.drawText(note.rect.adjusted(6, 2, -6, -2), Qt::AlignVCenter | Qt::TextWordWrap, note.text);
+        painter.drawText(
+            note.rect.adjusted(6, 2, -6, -2), Qt::AlignVCenter | Qt::TextWordWrap, note.text);
     }
 }
 

@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/edit.h"
-
 #include "app/network/lane_layout.h"
+#include "core/job/edit.h"
 
 #include <QWidget>
 
@@ -67,9 +66,9 @@ private:
     QLineEdit* editor_{};
     QLabel* problem_{};
     QMenu* menu_{};
-    std::string edits_;      ///< the part in the editor
-    QString questioned_;     ///< text that was asked about and waits for a second Enter
-    bool awaitsNew_{};       ///< an insertion is under way: the part not in known_ gets the focus
+    std::string edits_;  ///< the part in the editor
+    QString questioned_; ///< text that was asked about and waits for a second Enter
+    bool awaitsNew_{};   ///< an insertion is under way: the part not in known_ gets the focus
     std::vector<std::string> known_;
 };
 

@@ -1,13 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/network_stage.h"
 
-#include "core/text/sentence.h"
-
 #include "app/network/lanes_view.h"
 #include "app/network/pictures.h"
 #include "app/network/start_bar.h"
 #include "app/plots/plot.h"
 #include "app/widgets/words.h"
+#include "core/text/sentence.h"
 
 #include <QComboBox>
 #include <QHBoxLayout>
@@ -21,7 +20,8 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_network"));
     response_ = new Plot(PlotKind::level, QStringLiteral("plot_response"), tr("Response"), this);
     phase_ = new Plot(PlotKind::phase, QStringLiteral("plot_phase"), tr("Phase"), this);
-    impedance_ = new Plot(PlotKind::impedance, QStringLiteral("plot_impedance"), tr("Impedance"), this);
+    impedance_ =
+        new Plot(PlotKind::impedance, QStringLiteral("plot_impedance"), tr("Impedance"), this);
     start_ = new StartBar(this);
     lanes_ = new LanesView(this);
     scroll_ = new QScrollArea(this);
@@ -31,8 +31,14 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     series_ = new QComboBox(this);
     series_->setObjectName(QStringLiteral("wheel_series"));
     series_->setAccessibleName(tr("Values that the wheel steps through"));
-    series_->setToolTip(tr("Preferred values of IEC 60063 that wheel and ↑↓ step through; Shift steps through E192."));
-    series_->addItems({QStringLiteral("E3"), QStringLiteral("E6"), QStringLiteral("E12"), QStringLiteral("E24"), QStringLiteral("E48"), QStringLiteral("E96")});
+    series_->setToolTip(tr(
+        "Preferred values of IEC 60063 that wheel and ↑↓ step through; Shift steps through E192."));
+    series_->addItems({QStringLiteral("E3"),
+                       QStringLiteral("E6"),
+                       QStringLiteral("E12"),
+                       QStringLiteral("E24"),
+                       QStringLiteral("E48"),
+                       QStringLiteral("E96")});
     series_->setCurrentIndex(static_cast<int>(network::ESeries::E12));
 
     auto* side = new QVBoxLayout;
@@ -79,11 +85,15 @@ void NetworkStage::connectLanes() {
     connect(lanes_, &LanesView::gestureEnded, this, &Stage::gestureEnded);
     connect(lanes_, &LanesView::previewed, this, &Stage::previewed);
     connect(lanes_, &LanesView::previewEnded, this, &Stage::previewEnded);
-    connect(series_, &QComboBox::currentIndexChanged, this, [this](int index) { lanes_->setSeries(static_cast<network::ESeries>(index)); });
+    connect(series_, &QComboBox::currentIndexChanged, this, [this](int index) {
+        lanes_->setSeries(static_cast<network::ESeries>(index));
+    });
 }
 
 void NetworkStage::connectStart() {
-    connect(start_, &StartBar::proposed, this, [this](const job::Start& start) { Q_EMIT previewed(job::startNetwork(cabinet_, start)); });
+    connect(start_, &StartBar::proposed, this, [this](const job::Start& start) {
+        Q_EMIT previewed(job::startNetwork(cabinet_, start));
+    });
     connect(start_, &StartBar::left, this, &Stage::previewEnded);
     connect(start_, &StartBar::taken, this, [this](const job::Start& start) {
         start_->endProposal();
@@ -95,15 +105,19 @@ void NetworkStage::connectStart() {
 QString NetworkStage::state(const Sight& sight) const {
     const job::CabinetResult* result = sight.present->evaluation.find(sight.cabinet);
     if (result == nullptr || !result->corridor) {
-        return result != nullptr && result->parts > 0 ? tr("%1 parts").arg(result->parts) : tr("nothing yet");
+        return result != nullptr && result->parts > 0 ? tr("%1 parts").arg(result->parts)
+                                                      : tr("nothing yet");
     }
-    return QStringLiteral("±") + words(text::printFixed(result->corridor->deviation, 1)) + QChar(0x202F) + QStringLiteral("dB");
+    return QStringLiteral("±") + words(text::printFixed(result->corridor->deviation, 1)) +
+           QChar(0x202F) + QStringLiteral("dB");
 }
 
 void NetworkStage::tellLoads(const Sight& sight) {
     const auto& cabinets = sight.shown().job.cabinets;
-    const auto index = static_cast<std::size_t>(std::ranges::find(cabinets, cabinet_, &job::Cabinet::id) - cabinets.begin());
-    const auto loads = job::loadsAtCrossover(sight.shown().assembly->cabinets[index], start_->start().fx);
+    const auto index = static_cast<std::size_t>(
+        std::ranges::find(cabinets, cabinet_, &job::Cabinet::id) - cabinets.begin());
+    const auto loads =
+        job::loadsAtCrossover(sight.shown().assembly->cabinets[index], start_->start().fx);
     if (!loads) {
         start_->tellLoads(words(text::sentence(loads.error())));
         return;
@@ -137,9 +151,11 @@ void NetworkStage::display(const Sight& sight) {
 }
 
 void NetworkStage::shareRoom() {
-    // Lanes get the room that they need, in a small window no more than leaves the pictures readable.
+    // Lanes get the room that they need, in a small window no more than leaves the pictures
+    // readable.
     constexpr double mostForLanes = 0.4;
-    scroll_->setFixedHeight(std::min(lanes_->sizeHint().height() + 4, static_cast<int>(mostForLanes * height())));
+    scroll_->setFixedHeight(
+        std::min(lanes_->sizeHint().height() + 4, static_cast<int>(mostForLanes * height())));
 }
 
 void NetworkStage::resizeEvent(QResizeEvent* event) {

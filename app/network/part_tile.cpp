@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/part_tile.h"
 
-#include "core/job/edit.h"
-
 #include "app/network/symbols.h"
 #include "app/theme/theme.h"
 #include "app/widgets/words.h"
+#include "core/job/edit.h"
 
 #include <QKeyEvent>
 #include <QPainter>
@@ -31,7 +30,8 @@ QString kindName(network::PartKind kind) {
 
 } // namespace
 
-PartTile::PartTile(const network::Part& part, Lying lying, QWidget* parent) : QWidget(parent), lying_(lying) {
+PartTile::PartTile(const network::Part& part, Lying lying, QWidget* parent)
+    : QWidget(parent), lying_(lying) {
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);
     display(part);
@@ -47,24 +47,31 @@ void PartTile::display(const network::Part& part) {
     const double loss = network::lossResistance(part);
     QStringList tip{accessibleName()};
     if (part.kind != network::PartKind::resistor) {
-        tip << (loss > 0.0 ? tr("loss %1 in series; follows the value, type dcr=… or esr=… for a measured one").arg(words(text::printEngineering(loss, "Ω")))
+        tip << (loss > 0.0 ? tr("loss %1 in series; follows the value, type dcr=… or esr=… for a "
+                                "measured one")
+                                 .arg(words(text::printEngineering(loss, "Ω")))
                            : tr("no loss entered: taken as ideal; type dcr=… or esr=…"));
     }
     if (part.price) {
         tip << tr("price %1").arg(words(text::printFixed(*part.price, 2)));
     }
-    tip << tr("Type a value; wheel or ↑↓ next value; Shift fine; Backspace takes it out; Insert adds one; hold B to be without it.");
+    tip << tr("Type a value; wheel or ↑↓ next value; Shift fine; Backspace takes it out; Insert "
+              "adds one; hold B to be without it.");
     setToolTip(tip.join(QStringLiteral("\n")));
     update();
 }
 
-QString PartTile::valueShown() const { return words(job::valueText(part_.kind, part_.value)); }
+QString PartTile::valueShown() const {
+    return words(job::valueText(part_.kind, part_.value));
+}
 
 QString PartTile::lossShown() const {
     const double loss = network::lossResistance(part_);
     QString row = words(part_.id);
     if (part_.kind != network::PartKind::resistor) {
-        row += QStringLiteral(" · ") + (loss > 0.0 ? words(text::printSignificant(loss, 2)) + QChar(0x202F) + QStringLiteral("Ω") : tr("ideal"));
+        row += QStringLiteral(" · ") + (loss > 0.0 ? words(text::printSignificant(loss, 2)) +
+                                                         QChar(0x202F) + QStringLiteral("Ω")
+                                                   : tr("ideal"));
     }
     return row;
 }
@@ -89,10 +96,14 @@ void PartTile::paintEvent(QPaintEvent* /*event*/) {
     drawSymbol(painter, part_.kind, QRectF(3.0, 0.0, 28.0, height()), lying_);
     painter.setFont(figureFont(9.5));
     painter.setPen(bypass_ ? t.quietInk : t.ink);
-    painter.drawText(QRectF(34.0, 2.0, width() - 36.0, 19.0), Qt::AlignVCenter, valueShown() + (far ? QStringLiteral(" ▲") : QString{}));
+    painter.drawText(QRectF(34.0, 2.0, width() - 36.0, 19.0),
+                     Qt::AlignVCenter,
+                     valueShown() + (far ? QStringLiteral(" ▲") : QString{}));
     painter.setFont(figureFont(8.0));
     painter.setPen(t.quietInk);
-    painter.drawText(QRectF(34.0, 19.0, width() - 36.0, 16.0), Qt::AlignVCenter, bypass_ ? tr("without") : lossShown());
+    painter.drawText(QRectF(34.0, 19.0, width() - 36.0, 16.0),
+                     Qt::AlignVCenter,
+                     bypass_ ? tr("without") : lossShown());
 }
 
 void PartTile::wheelEvent(QWheelEvent* event) {
@@ -143,8 +154,9 @@ void PartTile::keyPressEvent(QKeyEvent* event) {
         break;
     }
     const QString characters = event->text();
-    const bool starts = !characters.isEmpty() && (characters.front().isDigit() || characters.front() == u'.' || characters.front() == u',' ||
-                                                  characters.front() == u'-');
+    const bool starts =
+        !characters.isEmpty() && (characters.front().isDigit() || characters.front() == u'.' ||
+                                  characters.front() == u',' || characters.front() == u'-');
     if (starts) {
         Q_EMIT typed(characters);
         return;
@@ -173,7 +185,9 @@ void PartTile::endBypass() {
     }
 }
 
-void PartTile::mouseDoubleClickEvent(QMouseEvent* /*event*/) { Q_EMIT editWanted(); }
+void PartTile::mouseDoubleClickEvent(QMouseEvent* /*event*/) {
+    Q_EMIT editWanted();
+}
 
 void PartTile::focusInEvent(QFocusEvent* event) {
     update();

@@ -11,9 +11,9 @@ enum class Lying;
 
 /// One part of a lane: IEC symbol, value, loss.
 ///
-/// Click or Tab to focus; then type a value, wheel or ↑↓ for the next purchasable value (Shift: fine
-/// steps), Enter or F2 to edit value and losses, Backspace to take it out, Insert for a new part
-/// behind it, B held to see the speaker without it.
+/// Click or Tab to focus; then type a value, wheel or ↑↓ for the next purchasable value (Shift:
+/// fine steps), Enter or F2 to edit value and losses, Backspace to take it out, Insert for a new
+/// part behind it, B held to see the speaker without it.
 class PartTile final : public QWidget {
     Q_OBJECT
 

@@ -1,10 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/start_bar.h"
 
-#include "core/quantity/quantities.h"
-
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
+#include "core/quantity/quantities.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -24,7 +23,10 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     alignment_->setObjectName(QStringLiteral("start_alignment"));
     alignment_->setAccessibleName(tr("Alignment"));
     // In the order of network::Alignment.
-    alignment_->addItems({QStringLiteral("Butterworth"), QStringLiteral("Linkwitz-Riley"), QStringLiteral("Bessel"), QStringLiteral("Chebyshev")});
+    alignment_->addItems({QStringLiteral("Butterworth"),
+                          QStringLiteral("Linkwitz-Riley"),
+                          QStringLiteral("Bessel"),
+                          QStringLiteral("Chebyshev")});
     alignment_->setCurrentIndex(static_cast<int>(usual.alignment));
     fx_ = new QuantityField(quantity::fx, text::Unit::hertz, this);
     fx_->setObjectName(QStringLiteral("start_fx"));
@@ -32,10 +34,12 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     fx_->setFixedWidth(84);
     flatten_ = new QCheckBox(tr("flatten impedance"), this);
     flatten_->setObjectName(QStringLiteral("start_flatten"));
-    flatten_->setToolTip(tr("A resistor and a capacitor across each driver whose impedance rises, fitted from half to four times fx."));
+    flatten_->setToolTip(tr("A resistor and a capacitor across each driver whose impedance rises, "
+                            "fitted from half to four times fx."));
     pad_ = new QCheckBox(tr("level pad"), this);
     pad_->setObjectName(QStringLiteral("start_pad"));
-    pad_->setToolTip(tr("Two resistors in front of the louder driver, from the mean levels over the octave on each side of fx."));
+    pad_->setToolTip(tr("Two resistors in front of the louder driver, from the mean levels over "
+                        "the octave on each side of fx."));
     take_ = new QPushButton(tr("Take this start"), this);
     take_->setObjectName(QStringLiteral("start_take"));
     leave_ = new QPushButton(tr("Leave it"), this);
@@ -96,7 +100,8 @@ void StartBar::tellLoads(const QString& loads) {
     loads_->setText(loads);
     // Out of step with the row only when its length changes.
     layout()->invalidate();
-    loads_->setToolTip(tr("|Z| of the drivers at fx, which the book's values are computed for.\n%1").arg(loads));
+    loads_->setToolTip(
+        tr("|Z| of the drivers at fx, which the book's values are computed for.\n%1").arg(loads));
 }
 
 void StartBar::propose() {

@@ -22,9 +22,15 @@ std::vector<double> valuesOf(std::span<const curve::Complex> values, Shown shown
 
 } // namespace
 
-const Stroke& strokeOf(job::Band band) { return theme().ways[static_cast<std::size_t>(band)]; }
+const Stroke& strokeOf(job::Band band) {
+    return theme().ways[static_cast<std::size_t>(band)];
+}
 
-Trace traceOf(const TraceName& name, const Stroke& stroke, const curve::Axis& axis, std::span<const curve::Complex> values, Shown shown) {
+Trace traceOf(const TraceName& name,
+              const Stroke& stroke,
+              const curve::Axis& axis,
+              std::span<const curve::Complex> values,
+              Shown shown) {
     const std::vector<double> drawn = valuesOf(values, shown);
     return {.id = name.id,
             .label = name.label,

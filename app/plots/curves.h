@@ -17,11 +17,15 @@ struct TraceName {
     QString label;
 };
 
-[[nodiscard]] Trace
-traceOf(const TraceName& name, const Stroke& stroke, const curve::Axis& axis, std::span<const curve::Complex> values, Shown shown);
+[[nodiscard]] Trace traceOf(const TraceName& name,
+                            const Stroke& stroke,
+                            const curve::Axis& axis,
+                            std::span<const curve::Complex> values,
+                            Shown shown);
 
 /// A measured curve with what may be believed of it. Levels and moduli of a curve without phase
 /// are drawn; a trace of its phase is empty.
-[[nodiscard]] Trace traceOf(const TraceName& name, const Stroke& stroke, const curve::Curve& curve, Shown shown);
+[[nodiscard]] Trace
+traceOf(const TraceName& name, const Stroke& stroke, const curve::Curve& curve, Shown shown);
 
 } // namespace yf::app

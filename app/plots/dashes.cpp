@@ -14,7 +14,9 @@ constexpr double gap = std::numeric_limits<double>::quiet_NaN();
 /// The pen's place in its pattern.
 class Pattern {
 public:
-    Pattern(const QList<qreal>& lengths, double penWidth) : lengths_(lengths), penWidth_(penWidth) { restart(); }
+    Pattern(const QList<qreal>& lengths, double penWidth) : lengths_(lengths), penWidth_(penWidth) {
+        restart();
+    }
 
     void restart() {
         index_ = 0;
@@ -43,7 +45,10 @@ private:
 
 } // namespace
 
-void cutIntoDashes(QVector<double>& keys, QVector<double>& values, const QList<qreal>& pattern, const DashScale& scale) {
+void cutIntoDashes(QVector<double>& keys,
+                   QVector<double>& values,
+                   const QList<qreal>& pattern,
+                   const DashScale& scale) {
     QVector<double> cutKeys;
     QVector<double> cutValues;
     cutKeys.reserve(keys.size() * 3);
@@ -60,7 +65,8 @@ void cutIntoDashes(QVector<double>& keys, QVector<double>& values, const QList<q
             pen.restart();
             continue;
         }
-        const double length = std::hypot(scale.x(keys[i + 1]) - scale.x(keys[i]), scale.y(values[i + 1]) - scale.y(values[i]));
+        const double length = std::hypot(scale.x(keys[i + 1]) - scale.x(keys[i]),
+                                         scale.y(values[i + 1]) - scale.y(values[i]));
         if (pen.down()) {
             add(keys[i], values[i]);
         }
@@ -72,7 +78,8 @@ void cutIntoDashes(QVector<double>& keys, QVector<double>& values, const QList<q
             pen.advance(step);
             if (changes) {
                 const double share = done / length;
-                // Keys lie on a logarithmic axis: between them the line is straight in the logarithm.
+                // Keys lie on a logarithmic axis: between them the line is straight in the
+                // logarithm.
                 const double key = keys[i] * std::pow(keys[i + 1] / keys[i], share);
                 add(key, values[i] + share * (values[i + 1] - values[i]));
                 if (wasDown) {

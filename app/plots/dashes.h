@@ -15,9 +15,12 @@ struct DashScale {
     double penWidth{1.0};
 };
 
-/// Cuts a curve into dashes: NaN stands between them. `pattern` holds dash, gap, … in pen widths, as
-/// QPen does; dashes are measured along the line in pixels and go on over its points. Gaps that the
-/// curve has (NaN) stay and start the pattern anew.
-void cutIntoDashes(QVector<double>& keys, QVector<double>& values, const QList<qreal>& pattern, const DashScale& scale);
+/// Cuts a curve into dashes: NaN stands between them. `pattern` holds dash, gap, … in pen widths,
+/// as QPen does; dashes are measured along the line in pixels and go on over its points. Gaps that
+/// the curve has (NaN) stay and start the pattern anew.
+void cutIntoDashes(QVector<double>& keys,
+                   QVector<double>& values,
+                   const QList<qreal>& pattern,
+                   const DashScale& scale);
 
 } // namespace yf::app

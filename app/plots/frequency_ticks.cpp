@@ -10,7 +10,8 @@ namespace {
 template <class Wanted>
 QVector<double> decadeSteps(double from, double to, Wanted wanted) {
     QVector<double> ticks;
-    for (double decade = std::pow(10.0, std::floor(std::log10(from))); decade <= to; decade *= 10.0) {
+    for (double decade = std::pow(10.0, std::floor(std::log10(from))); decade <= to;
+         decade *= 10.0) {
         for (int m = 1; m <= 9; ++m) {
             const double value = m * decade;
             // A hair beyond either end still belongs to the axis.
@@ -22,7 +23,9 @@ QVector<double> decadeSteps(double from, double to, Wanted wanted) {
     return ticks;
 }
 
-bool labelled(int m) { return m == 1 || m == 2 || m == 5; }
+bool labelled(int m) {
+    return m == 1 || m == 2 || m == 5;
+}
 
 } // namespace
 
@@ -37,11 +40,18 @@ QVector<double> LogTicks::createSubTickVector(int /*subTickCount*/, const QVecto
     return decadeSteps(ticks.front() / 2.5, ticks.back() * 2.5, [](int m) { return !labelled(m); });
 }
 
-double LogTicks::getTickStep(const QCPRange& /*range*/) { return 1.0; }
+double LogTicks::getTickStep(const QCPRange& /*range*/) {
+    return 1.0;
+}
 
-int LogTicks::getSubTickCount(double /*tickStep*/) { return 1; }
+int LogTicks::getSubTickCount(double /*tickStep*/) {
+    return 1;
+}
 
-QString LogTicks::getTickLabel(double tick, const QLocale& locale, QChar /*formatChar*/, int /*precision*/) {
+QString LogTicks::getTickLabel(double tick,
+                               const QLocale& locale,
+                               QChar /*formatChar*/,
+                               int /*precision*/) {
     constexpr double thousand = 1000.0;
     const bool kilo = tick >= thousand * 0.9999;
     const double shown = kilo ? tick / thousand : tick;

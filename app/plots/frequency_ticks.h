@@ -16,7 +16,8 @@ protected:
     QVector<double> createSubTickVector(int subTickCount, const QVector<double>& ticks) override;
     double getTickStep(const QCPRange& range) override;
     int getSubTickCount(double tickStep) override;
-    QString getTickLabel(double tick, const QLocale& locale, QChar formatChar, int precision) override;
+    QString
+    getTickLabel(double tick, const QLocale& locale, QChar formatChar, int precision) override;
 
 private:
     QString unit_;

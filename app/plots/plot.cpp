@@ -1,12 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/plots/plot.h"
 
-#include "core/text/number.h"
-
 #include "app/plots/dashes.h"
 #include "app/plots/frequency_ticks.h"
 #include "app/plots/qcustomplot.h"
 #include "app/plots/readings.h"
+#include "core/text/number.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -21,7 +20,8 @@ namespace yf::app {
 
 namespace {
 
-constexpr double gapInCurve = std::numeric_limits<double>::quiet_NaN(); // the library leaves a gap there
+constexpr double gapInCurve =
+    std::numeric_limits<double>::quiet_NaN(); // the library leaves a gap there
 
 struct HouseScale {
     double low;
@@ -39,7 +39,8 @@ constexpr double lowestShown = 20.0;
 constexpr double highestShown = 20000.0;
 
 const HouseScale& houseScale(PlotKind kind) {
-    static constexpr HouseScale scales[] = {{50.0, 100.0, 10.0, "dB", 1}, {-180.0, 180.0, 90.0, "°", 0}, {1.0, 100.0, 0.0, "Ω", 2}};
+    static constexpr HouseScale scales[] = {
+        {50.0, 100.0, 10.0, "dB", 1}, {-180.0, 180.0, 90.0, "°", 0}, {1.0, 100.0, 0.0, "Ω", 2}};
     return scales[static_cast<std::size_t>(kind)];
 }
 
@@ -51,7 +52,9 @@ QString figure(PlotKind kind, double value) {
     return kind == PlotKind::phase ? text + unit : text + QChar(0x202F) + unit;
 }
 
-QString frequencyText(double f) { return QString::fromStdString(text::printEngineering(f, "Hz", 3)); }
+QString frequencyText(double f) {
+    return QString::fromStdString(text::printEngineering(f, "Hz", 3));
+}
 
 /// Value at a frequency, linear over ln f between the drawn points: what the eye reads off.
 std::optional<double> valueAt(const Trace& trace, double f, PlotKind kind) {
@@ -63,7 +66,8 @@ std::optional<double> valueAt(const Trace& trace, double f, PlotKind kind) {
     if (*above == f) {
         return trace.values[i];
     }
-    const double share = std::log(f / trace.frequencies[i - 1]) / std::log(*above / trace.frequencies[i - 1]);
+    const double share =
+        std::log(f / trace.frequencies[i - 1]) / std::log(*above / trace.frequencies[i - 1]);
     double step = trace.values[i] - trace.values[i - 1];
     if (kind == PlotKind::phase) {
         step = std::remainder(step, 360.0);
@@ -84,7 +88,8 @@ void breakAtWraps(QVector<double>& f, QVector<double>& v) {
 
 } // namespace
 
-Plot::Plot(PlotKind kind, const QString& name, const QString& title, QWidget* parent) : QWidget(parent), kind_(kind), title_(title) {
+Plot::Plot(PlotKind kind, const QString& name, const QString& title, QWidget* parent)
+    : QWidget(parent), kind_(kind), title_(title) {
     setObjectName(name);
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(title);
@@ -168,14 +173,19 @@ void Plot::build() {
     // Dashes are as long in any scale and any size of the window.
     connect(canvas_, &QCustomPlot::beforeReplot, this, &Plot::drawAll);
     // A zoom may not leave what anybody could have measured.
-    connect(canvas_->xAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this](const QCPRange& range) {
-        const QCPRange bounded = range.bounded(1.0, 100000.0);
-        if (bounded != range) {
-            canvas_->xAxis->setRange(bounded);
-        }
+    connect(canvas_->xAxis,
+            qOverload<const QCPRange&>(&QCPAxis::rangeChanged),
+            this,
+            [this](const QCPRange& range) {
+                const QCPRange bounded = range.bounded(1.0, 100000.0);
+                if (bounded != range) {
+                    canvas_->xAxis->setRange(bounded);
+                }
+                house_->setVisible(!atHouseScale());
+            });
+    connect(canvas_->yAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this] {
         house_->setVisible(!atHouseScale());
     });
-    connect(canvas_->yAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this] { house_->setVisible(!atHouseScale()); });
     connect(canvas_, &QCustomPlot::mouseDoubleClick, this, &Plot::toHouseScale);
 
     foot_ = new QLabel(this);
@@ -271,7 +281,8 @@ void Plot::drawTrace(const Trace& trace, int index) {
             doubt = true;
             unsure[k] = trace.values[k];
             // The last sure point joins both, so that the curve does not break apart.
-            const bool edge = (k > 0 && trace.trusted[k - 1]) || (k + 1 < trace.trusted.size() && trace.trusted[k + 1]);
+            const bool edge = (k > 0 && trace.trusted[k - 1]) ||
+                              (k + 1 < trace.trusted.size() && trace.trusted[k + 1]);
             if (!edge) {
                 sure[k] = gapInCurve;
             }
@@ -293,11 +304,15 @@ void Plot::drawTrace(const Trace& trace, int index) {
     setLine(doubtful_[index], thin, std::move(fUnsure), std::move(unsure));
 }
 
-void Plot::setLine(QCPGraph* graph, const Stroke& stroke, QVector<double> frequencies, QVector<double> values) {
+void Plot::setLine(QCPGraph* graph,
+                   const Stroke& stroke,
+                   QVector<double> frequencies,
+                   QVector<double> values) {
     if (!stroke.pattern.isEmpty()) {
         // The raster engine is several times slower at dashed pens than at solid ones: the dashes
         // are cut here and drawn solid.
-        const DashScale scale{[this](double f) { return canvas_->xAxis->coordToPixel(f); }, [this](double v) { return canvas_->yAxis->coordToPixel(v); },
+        const DashScale scale{[this](double f) { return canvas_->xAxis->coordToPixel(f); },
+                              [this](double v) { return canvas_->yAxis->coordToPixel(v); },
                               stroke.width};
         cutIntoDashes(frequencies, values, stroke.pattern, scale);
     }
@@ -320,7 +335,8 @@ void Plot::drawCorridor() {
     QVector<double> values(answer->values.size(), gapInCurve);
     for (qsizetype k = 0; k < answer->values.size(); ++k) {
         const double f = answer->frequencies[k];
-        const bool judged = f >= c.from && f <= c.to && (answer->trusted.isEmpty() || answer->trusted[k]);
+        const bool judged =
+            f >= c.from && f <= c.to && (answer->trusted.isEmpty() || answer->trusted[k]);
         if (judged && (answer->values[k] < c.low || answer->values[k] > c.high)) {
             values[k] = answer->values[k];
         }
@@ -361,13 +377,18 @@ void Plot::readAtCrosshair() {
     for (const Trace& trace : picture_.traces) {
         if (trace.read) {
             const auto value = valueAt(trace, crosshair_, kind_);
-            entries.push_back({trace.id, trace.label, value ? figure(kind_, *value) : QStringLiteral("–"), trace.stroke});
+            entries.push_back({trace.id,
+                               trace.label,
+                               value ? figure(kind_, *value) : QStringLiteral("–"),
+                               trace.stroke});
         }
     }
     readings_->display(tr("at %1").arg(frequencyText(crosshair_)), entries);
 }
 
-QString Plot::reading(const QString& trace) const { return readings_->valueOf(trace); }
+QString Plot::reading(const QString& trace) const {
+    return readings_->valueOf(trace);
+}
 
 const Trace* Plot::trace(const QString& id) const {
     const auto found = std::ranges::find(picture_.traces, id, &Trace::id);
@@ -402,7 +423,10 @@ void Plot::describe() {
     const HouseScale& scale = houseScale(kind_);
     setAccessibleDescription(said.isEmpty() ? picture_.empty
                                             : tr("%1, house scale %2 to %3: %4.")
-                                                  .arg(title_, figure(kind_, scale.low), figure(kind_, scale.high), said.join(QStringLiteral(", "))));
+                                                  .arg(title_,
+                                                       figure(kind_, scale.low),
+                                                       figure(kind_, scale.high),
+                                                       said.join(QStringLiteral(", "))));
 }
 
 void Plot::changeEvent(QEvent* event) {
@@ -414,7 +438,8 @@ void Plot::changeEvent(QEvent* event) {
 }
 
 void Plot::keyPressEvent(QKeyEvent* event) {
-    const double octaves = event->modifiers().testFlag(Qt::ControlModifier) ? 1.0 / 3.0 : 1.0 / 48.0;
+    const double octaves =
+        event->modifiers().testFlag(Qt::ControlModifier) ? 1.0 / 3.0 : 1.0 / 48.0;
     switch (event->key()) {
     case Qt::Key_Left:
         moveCrosshair(crosshair_ * std::exp2(-octaves));
@@ -433,7 +458,8 @@ void Plot::keyPressEvent(QKeyEvent* event) {
 bool Plot::eventFilter(QObject* watched, QEvent* event) {
     if (watched == canvas_ && event->type() == QEvent::MouseMove) {
         const auto* mouse = static_cast<QMouseEvent*>(event);
-        if (mouse->buttons() == Qt::NoButton && canvas_->axisRect()->rect().contains(mouse->position().toPoint())) {
+        if (mouse->buttons() == Qt::NoButton &&
+            canvas_->axisRect()->rect().contains(mouse->position().toPoint())) {
             moveCrosshair(canvas_->xAxis->pixelToCoord(mouse->position().x()));
         }
     } else if (watched == canvas_ && event->type() == QEvent::MouseButtonPress) {

@@ -23,7 +23,8 @@ enum class PlotKind { level, phase, impedance };
 
 /// One plot for all: frequency across, a house scale for its kind, corridor, trust, crosshair with
 /// readings, a mark. Zoom with the wheel, pan by dragging, back to the house scale with Home, a
-/// double click or the button that appears. ←→ move the crosshair, with Ctrl by a third of an octave.
+/// double click or the button that appears. ←→ move the crosshair, with Ctrl by a third of an
+/// octave.
 class Plot final : public QWidget {
     Q_OBJECT
 
@@ -61,7 +62,10 @@ private:
     void build();
     void paintTokens();
     void drawTrace(const Trace& trace, int index);
-    void setLine(QCPGraph* graph, const Stroke& stroke, QVector<double> frequencies, QVector<double> values);
+    void setLine(QCPGraph* graph,
+                 const Stroke& stroke,
+                 QVector<double> frequencies,
+                 QVector<double> values);
     void drawAll();
     void drawCorridor();
     void drawMark();

@@ -34,7 +34,8 @@ Readings::Readings(const QString& title, QWidget* parent) : QWidget(parent), tit
 
 void Readings::display(const QString& where, const QVector<Entry>& entries) {
     const bool reshaped = entries.size() != entries_.size();
-    if (!reshaped && where == where_ && std::ranges::equal(entries, entries_, [](const Entry& a, const Entry& b) {
+    if (!reshaped && where == where_ &&
+        std::ranges::equal(entries, entries_, [](const Entry& a, const Entry& b) {
             return a.label == b.label && a.value == b.value && a.stroke.colour == b.stroke.colour;
         })) {
         return;
@@ -55,11 +56,13 @@ QString Readings::valueOf(const QString& id) const {
 QVector<Readings::Cell> Readings::cells(int width) const {
     const QFontMetrics words(font());
     const QFontMetrics figures(figureFont(figurePoints));
-    int x = QFontMetrics(titleFont(font())).horizontalAdvance(title_) + gap + figures.horizontalAdvance(QString::fromUtf8(widestWhere)) + gap;
+    int x = QFontMetrics(titleFont(font())).horizontalAdvance(title_) + gap +
+            figures.horizontalAdvance(QString::fromUtf8(widestWhere)) + gap;
     int y = 0;
     QVector<Cell> cells;
     for (int i = 0; i < entries_.size(); ++i) {
-        const int w = sampleWidth + 6 + words.horizontalAdvance(entries_[i].label) + 6 + figures.horizontalAdvance(QString::fromUtf8(widestValue));
+        const int w = sampleWidth + 6 + words.horizontalAdvance(entries_[i].label) + 6 +
+                      figures.horizontalAdvance(QString::fromUtf8(widestValue));
         if (x + w > width && x > 0) {
             x = 0;
             y += rowHeight;
@@ -75,9 +78,13 @@ int Readings::rows(int width) const {
     return placed.isEmpty() ? 1 : placed.back().rect.y() / rowHeight + 1;
 }
 
-int Readings::heightForWidth(int width) const { return rows(std::max(width, 1)) * rowHeight; }
+int Readings::heightForWidth(int width) const {
+    return rows(std::max(width, 1)) * rowHeight;
+}
 
-QSize Readings::sizeHint() const { return {240, heightForWidth(std::max(width(), 240))}; }
+QSize Readings::sizeHint() const {
+    return {240, heightForWidth(std::max(width(), 240))};
+}
 
 void Readings::resizeEvent(QResizeEvent* /*event*/) {
     if (const int wanted = heightForWidth(width()); wanted != height()) {
@@ -99,7 +106,8 @@ void Readings::paintEvent(QPaintEvent* /*event*/) {
         const Entry& entry = entries_[cell.entry];
         const int middle = cell.rect.center().y() + 1;
         painter.setPen(entry.stroke.pen());
-        painter.drawLine(QPointF(cell.rect.x(), middle), QPointF(cell.rect.x() + sampleWidth, middle));
+        painter.drawLine(QPointF(cell.rect.x(), middle),
+                         QPointF(cell.rect.x() + sampleWidth, middle));
         painter.setFont(font());
         painter.setPen(theme().ink);
         QRect text = cell.rect.adjusted(sampleWidth + 6, 0, 0, 0);

@@ -30,6 +30,7 @@ public:
 
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] int heightForWidth(int width) const override;
+
     [[nodiscard]] bool hasHeightForWidth() const override { return true; }
 
 protected:

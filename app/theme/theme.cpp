@@ -15,7 +15,9 @@ namespace {
 
 constexpr const char* themeProperty = "yf_theme";
 
-QColor colour(const char* hex) { return QColor(QLatin1String(hex)); }
+QColor colour(const char* hex) {
+    return QColor(QLatin1String(hex));
+}
 
 QColor veil(const char* hex, double share) {
     QColor c = colour(hex);
@@ -42,8 +44,11 @@ Theme linen() {
     t.mind = colour("#9A6200");
     t.stop = colour("#B3261E");
     // The lightest hue of the set, #56B4E9, has 2.3:1 on paper: darkened to 3:1 here.
-    t.ways = {Stroke{colour("#2A8FC9"), longDash}, Stroke{colour("#0072B2"), {}}, Stroke{colour("#00855F"), dash},
-              Stroke{colour("#D55E00"), dashDot}, Stroke{colour("#B85C8E"), dot}};
+    t.ways = {Stroke{colour("#2A8FC9"), longDash},
+              Stroke{colour("#0072B2"), {}},
+              Stroke{colour("#00855F"), dash},
+              Stroke{colour("#D55E00"), dashDot},
+              Stroke{colour("#B85C8E"), dot}};
     t.sum = {t.ink, {}, 2.4};
     t.ghost = {colour("#8A8474"), {2.0, 3.0}, 1.2};
     return t;
@@ -62,8 +67,11 @@ Theme graphite() {
     t.good = colour("#6CC49A");
     t.mind = colour("#E0A63C");
     t.stop = colour("#FF8A7E");
-    t.ways = {Stroke{colour("#7CC6F0"), longDash}, Stroke{colour("#4FA8E0"), {}}, Stroke{colour("#3CC59A"), dash},
-              Stroke{colour("#F58A45"), dashDot}, Stroke{colour("#DD9BC0"), dot}};
+    t.ways = {Stroke{colour("#7CC6F0"), longDash},
+              Stroke{colour("#4FA8E0"), {}},
+              Stroke{colour("#3CC59A"), dash},
+              Stroke{colour("#F58A45"), dashDot},
+              Stroke{colour("#DD9BC0"), dot}};
     t.sum = {t.ink, {}, 2.4};
     t.ghost = {colour("#81868C"), {2.0, 3.0}, 1.2};
     return t;
@@ -96,21 +104,25 @@ QPalette palette(const Theme& t) {
 
 QString styleSheet(const Theme& t) {
     return QStringLiteral(
-               "QPushButton,QToolButton,QComboBox,QLineEdit{min-height:26px;border:1px solid %1;border-radius:4px;"
+               "QPushButton,QToolButton,QComboBox,QLineEdit{min-height:26px;border:1px solid "
+               "%1;border-radius:4px;"
                "background:%2;color:%3;padding:0 8px}"
                "QToolButton{padding:0 4px}"
                "QToolButton[flat=\"true\"]{border:1px solid transparent;background:transparent}"
                "QToolButton[flat=\"true\"]:hover{border-color:%1}"
                "QToolButton[flat=\"true\"]:focus{border:2px solid %3}"
                "QPushButton:hover,QToolButton:hover,QComboBox:hover{background:%4}"
-               "QPushButton:focus,QToolButton:focus,QComboBox:focus,QLineEdit:focus{border:2px solid %3;padding:0 7px}"
-               "QPushButton:disabled,QToolButton:disabled,QComboBox:disabled{color:%5;background:%4;border-style:dashed}"
+               "QPushButton:focus,QToolButton:focus,QComboBox:focus,QLineEdit:focus{border:2px "
+               "solid %3;padding:0 7px}"
+               "QPushButton:disabled,QToolButton:disabled,QComboBox:disabled{color:%5;background:%"
+               "4;border-style:dashed}"
                "QPushButton[main=\"true\"]{background:%6;color:#1F2328}"
                "QPushButton[main=\"true\"]:disabled{background:%4;color:%5}"
                "QComboBox::drop-down{border:0;width:20px}"
                "QComboBox::down-arrow{image:url(:/marks/down.png);width:9px;height:6px}"
                "QComboBox QAbstractItemView{background:%2;color:%3;border:1px solid %1}"
-               "QCheckBox::indicator{width:15px;height:15px;border:1px solid %1;border-radius:3px;background:%2}"
+               "QCheckBox::indicator{width:15px;height:15px;border:1px solid "
+               "%1;border-radius:3px;background:%2}"
                "QCheckBox::indicator:focus{border:2px solid %3}"
                "QCheckBox::indicator:checked{background:%6;image:url(:/marks/tick.png)}"
                "QToolTip{border:1px solid %1;background:%2;color:%3;padding:4px}"
@@ -121,11 +133,18 @@ QString styleSheet(const Theme& t) {
                "QMenuBar{background:%4;color:%3}"
                "QMenuBar::item:selected{background:%6;color:#1F2328}"
                "QScrollArea{border:0}")
-        .arg(t.outline.name(), t.sheet.name(), t.ink.name(), t.ground.name(), t.quietInk.name(), t.front.name());
+        .arg(t.outline.name(),
+             t.sheet.name(),
+             t.ink.name(),
+             t.ground.name(),
+             t.quietInk.name(),
+             t.front.name());
 }
 
 double luminance(const QColor& c) {
-    const auto linear = [](double v) { return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
+    const auto linear = [](double v) {
+        return v <= 0.03928 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4);
+    };
     return 0.2126 * linear(c.redF()) + 0.7152 * linear(c.greenF()) + 0.0722 * linear(c.blueF());
 }
 
@@ -147,12 +166,17 @@ const Theme& themeOf(ThemeName name) {
     return name == ThemeName::linen ? light : dark;
 }
 
-ThemeName themeName() { return static_cast<ThemeName>(QCoreApplication::instance()->property(themeProperty).toInt()); }
+ThemeName themeName() {
+    return static_cast<ThemeName>(QCoreApplication::instance()->property(themeProperty).toInt());
+}
 
-const Theme& theme() { return themeOf(themeName()); }
+const Theme& theme() {
+    return themeOf(themeName());
+}
 
 void loadFonts() {
-    for (const char* file : {"Inter-Regular.otf", "Inter-Medium.otf", "Inter-SemiBold.otf", "DejaVuSans.ttf"}) {
+    for (const char* file :
+         {"Inter-Regular.otf", "Inter-Medium.otf", "Inter-SemiBold.otf", "DejaVuSans.ttf"}) {
         QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/") + QLatin1String(file));
     }
 }

@@ -31,9 +31,9 @@ struct Theme {
     QColor sheet;
     QColor ink;
     QColor quietInk;
-    QColor rule;   ///< hairlines that only divide; they carry no meaning
+    QColor rule;    ///< hairlines that only divide; they carry no meaning
     QColor outline; ///< edges of controls, 3:1
-    QColor front;  ///< the accent, always together with ink
+    QColor front;   ///< the accent, always together with ink
     QColor corridor;
     QColor good;
     QColor mind;

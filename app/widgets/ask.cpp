@@ -5,11 +5,15 @@
 
 namespace yf::app {
 
-QStringList AskWithDialogs::filesToOpen(QWidget* parent, const QString& title, const QString& filter) {
+QStringList
+AskWithDialogs::filesToOpen(QWidget* parent, const QString& title, const QString& filter) {
     return QFileDialog::getOpenFileNames(parent, title, {}, filter);
 }
 
-QString AskWithDialogs::fileToWrite(QWidget* parent, const QString& title, const QString& proposal, const QString& filter) {
+QString AskWithDialogs::fileToWrite(QWidget* parent,
+                                    const QString& title,
+                                    const QString& proposal,
+                                    const QString& filter) {
     return QFileDialog::getSaveFileName(parent, title, proposal, filter);
 }
 

@@ -14,17 +14,25 @@ public:
     virtual ~Ask() = default;
 
     /// Files to open, none if the person changed their mind.
-    [[nodiscard]] virtual QStringList filesToOpen(QWidget* parent, const QString& title, const QString& filter) = 0;
+    [[nodiscard]] virtual QStringList
+    filesToOpen(QWidget* parent, const QString& title, const QString& filter) = 0;
 
     /// A file to write, empty if the person changed their mind.
-    [[nodiscard]] virtual QString fileToWrite(QWidget* parent, const QString& title, const QString& proposal, const QString& filter) = 0;
+    [[nodiscard]] virtual QString fileToWrite(QWidget* parent,
+                                              const QString& title,
+                                              const QString& proposal,
+                                              const QString& filter) = 0;
 };
 
 /// Questions in Qt's own dialogs.
 class AskWithDialogs final : public Ask {
 public:
-    [[nodiscard]] QStringList filesToOpen(QWidget* parent, const QString& title, const QString& filter) override;
-    [[nodiscard]] QString fileToWrite(QWidget* parent, const QString& title, const QString& proposal, const QString& filter) override;
+    [[nodiscard]] QStringList
+    filesToOpen(QWidget* parent, const QString& title, const QString& filter) override;
+    [[nodiscard]] QString fileToWrite(QWidget* parent,
+                                      const QString& title,
+                                      const QString& proposal,
+                                      const QString& filter) override;
 };
 
 } // namespace yf::app

@@ -5,7 +5,9 @@
 
 namespace yf::app {
 
-FlowLayout::~FlowLayout() { qDeleteAll(items_); }
+FlowLayout::~FlowLayout() {
+    qDeleteAll(items_);
+}
 
 void FlowLayout::setGeometry(const QRect& rect) {
     QLayout::setGeometry(rect);
@@ -38,7 +40,8 @@ int FlowLayout::place(const QRect& rect, Move move) const {
         rowHeight = std::max(rowHeight, size.height());
         if (move == Move::yes) {
             // Of one height in a row, so that words stand on one line with fields.
-            item->setGeometry(QRect(QPoint(x, y), QSize(size.width(), std::max(rowHeight, size.height()))));
+            item->setGeometry(
+                QRect(QPoint(x, y), QSize(size.width(), std::max(rowHeight, size.height()))));
         }
         x += size.width() + gap;
     }

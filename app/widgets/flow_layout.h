@@ -20,15 +20,20 @@ public:
 
     [[nodiscard]] QLayoutItem* itemAt(int index) const override { return items_.value(index); }
 
-    QLayoutItem* takeAt(int index) override { return index >= 0 && index < items_.size() ? items_.takeAt(index) : nullptr; }
+    QLayoutItem* takeAt(int index) override {
+        return index >= 0 && index < items_.size() ? items_.takeAt(index) : nullptr;
+    }
 
     [[nodiscard]] Qt::Orientations expandingDirections() const override { return {}; }
 
     [[nodiscard]] bool hasHeightForWidth() const override { return true; }
 
-    [[nodiscard]] int heightForWidth(int width) const override { return place(QRect(0, 0, width, 0), Move::no); }
+    [[nodiscard]] int heightForWidth(int width) const override {
+        return place(QRect(0, 0, width, 0), Move::no);
+    }
 
     void setGeometry(const QRect& rect) override;
+
     [[nodiscard]] QSize sizeHint() const override { return minimumSize(); }
 
     [[nodiscard]] QSize minimumSize() const override;

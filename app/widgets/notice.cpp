@@ -60,6 +60,8 @@ void Notice::clear() {
     setVisible(false);
 }
 
-QString Notice::text() const { return isHidden() ? QString{} : mark_->text() + u' ' + text_->text(); }
+QString Notice::text() const {
+    return isHidden() ? QString{} : mark_->text() + u' ' + text_->text();
+}
 
 } // namespace yf::app

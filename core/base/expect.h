@@ -15,9 +15,9 @@ namespace yf {
 
 /// States what a programmer must have ensured. On in every build: a wrong number shown is worse
 /// than a stop, and every change is already saved.
-#define YF_EXPECT(condition)                                                                      \
-    do {                                                                                          \
-        if (!(condition)) {                                                                       \
-            ::yf::stopBecause(#condition, __FILE__, __LINE__);                                    \
-        }                                                                                         \
+#define YF_EXPECT(condition)                                                                       \
+    do {                                                                                           \
+        if (!(condition)) {                                                                        \
+            ::yf::stopBecause(#condition, __FILE__, __LINE__);                                     \
+        }                                                                                          \
     } while (false)

@@ -70,14 +70,16 @@ private:
 /// A step that yields nothing but may fail.
 using Done = Result<std::monostate>;
 
-[[nodiscard]] inline Done done() { return std::monostate{}; }
+[[nodiscard]] inline Done done() {
+    return std::monostate{};
+}
 
 } // namespace yf
 
 /// Takes the value out of a Result or hands its error on: YF_TRY(driver, readDriver(text));
-#define YF_TRY(name, ...)                                                                         \
-    auto name##OrError = (__VA_ARGS__);                                                           \
-    if (!name##OrError) {                                                                         \
-        return name##OrError.error();                                                             \
-    }                                                                                             \
+#define YF_TRY(name, ...)                                                                          \
+    auto name##OrError = (__VA_ARGS__);                                                            \
+    if (!name##OrError) {                                                                          \
+        return name##OrError.error();                                                              \
+    }                                                                                              \
     auto& name = name##OrError.value()

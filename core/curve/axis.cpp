@@ -21,7 +21,8 @@ const Axis& designAxis() {
 
 Axis within(std::span<const double> axis, double from, double to) {
     Axis kept;
-    std::ranges::copy_if(axis, std::back_inserter(kept), [&](double f) { return f >= from && f <= to; });
+    std::ranges::copy_if(
+        axis, std::back_inserter(kept), [&](double f) { return f >= from && f <= to; });
     return kept;
 }
 

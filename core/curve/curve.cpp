@@ -22,7 +22,9 @@ Curve::Curve(Axis frequencies, std::vector<Complex> values, Phase phase, Range t
 Curve::Curve(Axis frequencies, std::vector<Complex> values, Phase phase)
     : Curve(std::move(frequencies), std::move(values), phase, Range{0.0, 1e12}) {}
 
-Curve Curve::trustedWithin(Range range) const { return {frequencies_, values_, phase_, range}; }
+Curve Curve::trustedWithin(Range range) const {
+    return {frequencies_, values_, phase_, range};
+}
 
 std::vector<double> levels(std::span<const Complex> values, double reference) {
     std::vector<double> result;

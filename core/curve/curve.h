@@ -23,10 +23,10 @@ struct Range {
 
 /// What the phase of a curve is worth.
 enum class Phase {
-    none,     ///< only levels are known; the values are real and positive
-    own,      ///< measured, with a time zero of its own
-    common,   ///< measured, with the time zero that all curves of the set share
-    minimum   ///< computed from the levels
+    none,   ///< only levels are known; the values are real and positive
+    own,    ///< measured, with a time zero of its own
+    common, ///< measured, with the time zero that all curves of the set share
+    minimum ///< computed from the levels
 };
 
 /// Complex values over frequency with the range in which they hold.

@@ -24,7 +24,8 @@ double coherence(const Curve& curve, double tau) {
     const auto& v = curve.values();
     Complex sum{};
     for (std::size_t i = 1; i < f.size(); ++i) {
-        const double weight = std::min(std::abs(v[i]), std::abs(v[i - 1])) * std::log(f[i] / f[i - 1]);
+        const double weight =
+            std::min(std::abs(v[i]), std::abs(v[i - 1])) * std::log(f[i] / f[i - 1]);
         const double step = std::arg(v[i] * std::conj(v[i - 1])) + twoPi * (f[i] - f[i - 1]) * tau;
         sum += std::polar(weight, step);
     }
@@ -63,7 +64,8 @@ double bulkDelay(const Curve& curve) {
     return best;
 }
 
-Interpolant::Interpolant(const Curve& curve) : frequencies_(curve.frequencies()), delay_(bulkDelay(curve)) {
+Interpolant::Interpolant(const Curve& curve)
+    : frequencies_(curve.frequencies()), delay_(bulkDelay(curve)) {
     const auto& v = curve.values();
     for (std::size_t i = 0; i < v.size(); ++i) {
         logLevel_.push_back(std::log(std::max(std::abs(v[i]), leastModulus)));
@@ -81,7 +83,8 @@ Result<std::vector<Complex>> Interpolant::at(const Axis& axis) const {
     std::vector<Complex> result;
     result.reserve(axis.size());
     for (const double wanted : axis) {
-        if (wanted < holds.from * (1.0 - sameFrequency) || wanted > holds.to * (1.0 + sameFrequency)) {
+        if (wanted < holds.from * (1.0 - sameFrequency) ||
+            wanted > holds.to * (1.0 + sameFrequency)) {
             return Error{"frequencies_hz",
                          text::printNumber(wanted) + " Hz asked",
                          "the curve holds from " + text::printNumber(holds.from) + " to " +
@@ -97,6 +100,8 @@ Result<std::vector<Complex>> Interpolant::at(const Axis& axis) const {
     return result;
 }
 
-Result<std::vector<Complex>> interpolate(const Curve& curve, const Axis& at) { return Interpolant(curve).at(at); }
+Result<std::vector<Complex>> interpolate(const Curve& curve, const Axis& at) {
+    return Interpolant(curve).at(at);
+}
 
 } // namespace yf::curve

@@ -34,7 +34,8 @@ double dilogarithmDifference(double z) {
     if (z >= 1.0) {
         return pi * pi / 4.0;
     }
-    return 2.0 * (pi * pi / 8.0 + 0.5 * std::log(z) * std::log((1.0 + z) / (1.0 - z)) - chi((1.0 - z) / (1.0 + z)));
+    return 2.0 * (pi * pi / 8.0 + 0.5 * std::log(z) * std::log((1.0 + z) / (1.0 - z)) -
+                  chi((1.0 - z) / (1.0 + z)));
 }
 
 double kernel(double x) {
@@ -43,7 +44,10 @@ double kernel(double x) {
 }
 
 /// Least-squares slope of g over u for the points first … last.
-double slope(const std::vector<double>& u, const std::vector<double>& g, std::size_t first, std::size_t last) {
+double slope(const std::vector<double>& u,
+             const std::vector<double>& g,
+             std::size_t first,
+             std::size_t last) {
     const auto n = static_cast<double>(last - first + 1);
     double meanU = 0.0;
     double meanG = 0.0;

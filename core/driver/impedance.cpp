@@ -10,7 +10,9 @@ namespace {
 
 using curve::Complex;
 
-Complex parallel(Complex a, Complex b) { return a * b / (a + b); }
+Complex parallel(Complex a, Complex b) {
+    return a * b / (a + b);
+}
 
 InductanceModel modelOf(const ImpedanceModel& m) {
     return m.inductance.value_or(m.Le ? InductanceModel::ideal : InductanceModel::none);
@@ -30,7 +32,8 @@ Complex coil(const ImpedanceModel& m, double omega) {
     case InductanceModel::semi:
         return s * m.Leb.value_or(0.0) + parallel(s * *m.Le, *m.Ke * std::sqrt(s));
     case InductanceModel::semiRing:
-        return s * m.Leb.value_or(0.0) + parallel(parallel(s * *m.Le, *m.Ke * std::sqrt(s)), *m.Rss);
+        return s * m.Leb.value_or(0.0) +
+               parallel(parallel(s * *m.Le, *m.Ke * std::sqrt(s)), *m.Rss);
     }
     return {};
 }
@@ -38,13 +41,15 @@ Complex coil(const ImpedanceModel& m, double omega) {
 } // namespace
 
 std::optional<Error> check(const ImpedanceModel& m) {
-    const auto need = [](const std::optional<double>& value, const char* key) -> std::optional<Error> {
+    const auto need = [](const std::optional<double>& value,
+                         const char* key) -> std::optional<Error> {
         if (value) {
             return std::nullopt;
         }
         return Error{key, "missing", "the inductance_model needs it"};
     };
-    const auto first = [](std::initializer_list<std::optional<Error>> errors) -> std::optional<Error> {
+    const auto first =
+        [](std::initializer_list<std::optional<Error>> errors) -> std::optional<Error> {
         for (const auto& error : errors) {
             if (error) {
                 return error;

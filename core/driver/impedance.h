@@ -41,8 +41,10 @@ struct ImpedanceModel {
         field(self.Qms, q::Qms);
         field(self.Qes, q::Qes);
         field(self.inductance,
-              q::Choice<6>{"inductance_model", {"none", "ideal", "leach", "lr2", "semi", "semi_ring"},
-                           "how the coil above resonance is described", {}});
+              q::Choice<6>{"inductance_model",
+                           {"none", "ideal", "leach", "lr2", "semi", "semi_ring"},
+                           "how the coil above resonance is described",
+                           {}});
         field(self.Le, q::Le);
         field(self.leachK, q::leachK);
         field(self.leachN, q::leachN);
@@ -60,6 +62,7 @@ struct ImpedanceModel {
 [[nodiscard]] std::optional<Error> check(const ImpedanceModel& model);
 
 /// Ohms at each frequency. Exact to rounding.
-[[nodiscard]] std::vector<curve::Complex> impedance(const ImpedanceModel& model, const curve::Axis& axis);
+[[nodiscard]] std::vector<curve::Complex> impedance(const ImpedanceModel& model,
+                                                    const curve::Axis& axis);
 
 } // namespace yf::driver

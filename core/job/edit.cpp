@@ -13,10 +13,14 @@ namespace {
 
 using network::Circuit;
 
-Error unknown(const char* what, const std::string& id) { return {what, "'" + id + "' is not in this job", ""}; }
+Error unknown(const char* what, const std::string& id) {
+    return {what, "'" + id + "' is not in this job", ""};
+}
 
 /// A job with one cabinet's circuit exchanged.
-Result<Job> withCircuit(const Job& job, const std::string& cabinet, const std::function<Result<Circuit>(const Circuit&)>& change) {
+Result<Job> withCircuit(const Job& job,
+                        const std::string& cabinet,
+                        const std::function<Result<Circuit>(const Circuit&)>& change) {
     Job changed = job;
     const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
     if (found == changed.cabinets.end()) {
@@ -48,7 +52,9 @@ Result<Job> withTake(const Job& job, const std::string& driver, Take take) {
     return changed;
 }
 
-std::string_view kindName(TakeKind kind) { return kind == TakeKind::response ? "response" : "impedance"; }
+std::string_view kindName(TakeKind kind) {
+    return kind == TakeKind::response ? "response" : "impedance";
+}
 
 } // namespace
 
@@ -62,7 +68,8 @@ std::string valueText(network::PartKind kind, double value) {
     constexpr double most = 1000.0;
     if (kind != network::PartKind::resistor && shown >= least && shown < most) {
         static constexpr std::string_view customary[] = {"Ω", "mH", "µF"};
-        return text::printSignificant(shown, digits) + std::string(text::thinSpace) + std::string(customary[index]);
+        return text::printSignificant(shown, digits) + std::string(text::thinSpace) +
+               std::string(customary[index]);
     }
     return text::printEngineering(value, units[index], digits);
 }
@@ -72,8 +79,9 @@ std::optional<std::string> questionAbout(const network::Part& part) {
     if (part.value >= usual.lowest && part.value <= usual.highest) {
         return std::nullopt;
     }
-    return part.id + ": " + valueText(part.kind, part.value) + " is far outside what networks use (" +
-           valueText(part.kind, usual.lowest) + " to " + valueText(part.kind, usual.highest) + ").";
+    return part.id + ": " + valueText(part.kind, part.value) +
+           " is far outside what networks use (" + valueText(part.kind, usual.lowest) + " to " +
+           valueText(part.kind, usual.highest) + ").";
 }
 
 Edit changeTitle(std::string title) {
@@ -92,9 +100,10 @@ Edit changeTitle(std::string title) {
 Edit addTake(const std::string& driver, Take take) {
     YF_EXPECT(take.curve != nullptr);
     std::string name = "Import " + std::string(kindName(take.kind)) + " " + take.name;
-    return {std::move(name),
-            [driver, take = std::move(take)](const Job& job) { return withTake(job, driver, take); },
-            {}};
+    return {
+        std::move(name),
+        [driver, take = std::move(take)](const Job& job) { return withTake(job, driver, take); },
+        {}};
 }
 
 Edit trustTake(const std::string& take, curve::Range range) {
@@ -106,7 +115,8 @@ Edit trustTake(const std::string& take, curve::Range range) {
                 if (found == changed.takes.end()) {
                     return unknown("take", take);
                 }
-                found->curve = std::make_shared<const curve::Curve>(found->curve->trustedWithin(range));
+                found->curve =
+                    std::make_shared<const curve::Curve>(found->curve->trustedWithin(range));
                 found->curveKey = curveKey(*found->curve);
                 return changed;
             },
@@ -119,12 +129,15 @@ Edit useMinimumPhase(const std::string& driver, TakeKind kind) {
                 const Driver* found = findDriver(job, driver);
                 const Take* take = found == nullptr ? nullptr : takeInUse(job, *found, kind);
                 if (take == nullptr) {
-                    return Error{"driver", "'" + driver + "' has no " + std::string(kindName(kind)), "import one first"};
+                    return Error{"driver",
+                                 "'" + driver + "' has no " + std::string(kindName(kind)),
+                                 "import one first"};
                 }
                 Take computed = *take;
                 computed.name += " (minimum phase)";
                 computed.note = "Phase computed from the levels; it holds no flight time.";
-                computed.curve = std::make_shared<const curve::Curve>(curve::withMinimumPhase(*take->curve));
+                computed.curve =
+                    std::make_shared<const curve::Curve>(curve::withMinimumPhase(*take->curve));
                 return withTake(job, driver, std::move(computed));
             },
             {}};
@@ -133,12 +146,17 @@ Edit useMinimumPhase(const std::string& driver, TakeKind kind) {
 Edit changePart(const std::string& cabinet, const network::Part& part, std::string mergeKey) {
     return {"Change " + part.id + " to " + valueText(part.kind, part.value),
             [cabinet, part](const Job& job) {
-                return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withPart(c, part); });
+                return withCircuit(
+                    job, cabinet, [&](const Circuit& c) { return network::withPart(c, part); });
             },
             std::move(mergeKey)};
 }
 
-Edit stepPart(const std::string& cabinet, const std::string& id, network::ESeries series, int steps, std::string mergeKey) {
+Edit stepPart(const std::string& cabinet,
+              const std::string& id,
+              network::ESeries series,
+              int steps,
+              std::string mergeKey) {
     const auto partOf = [cabinet, id](const Job& job) {
         const Cabinet* found = findCabinet(job, cabinet);
         return found == nullptr ? std::nullopt : network::findPart(found->circuit, id);
@@ -154,9 +172,14 @@ Edit stepPart(const std::string& cabinet, const std::string& id, network::ESerie
         const network::ValueRange usual = network::usualValues(part->kind);
         const double value = network::stepValue(part->value, series, steps);
         if (steps > 0 ? value > usual.highest : value < usual.lowest) {
-            return Error{id, "stands at the end of its usual values", "a value beyond " + valueText(part->kind, part->value) + " has to be typed"};
+            return Error{id,
+                         "stands at the end of its usual values",
+                         "a value beyond " + valueText(part->kind, part->value) +
+                             " has to be typed"};
         }
-        return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withPart(c, network::withValue(*part, value)); });
+        return withCircuit(job, cabinet, [&](const Circuit& c) {
+            return network::withPart(c, network::withValue(*part, value));
+        });
     };
     edit.nameAfter = [id, partOf](const Job& job) {
         const auto part = partOf(job);
@@ -165,9 +188,12 @@ Edit stepPart(const std::string& cabinet, const std::string& id, network::ESerie
     return edit;
 }
 
-Edit insertNewPart(const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind) {
+Edit insertNewPart(const std::string& cabinet,
+                   const network::SlotPlace& place,
+                   network::PartKind kind) {
     static constexpr std::string_view names[] = {"resistor", "coil", "capacitor"};
-    return {"Insert a " + std::string(names[static_cast<std::size_t>(kind)]) + (place.inLine ? " in the line" : " across the way"),
+    return {"Insert a " + std::string(names[static_cast<std::size_t>(kind)]) +
+                (place.inLine ? " in the line" : " across the way"),
             [cabinet, place, kind](const Job& job) -> Result<Job> {
                 YF_TRY(value, firstValue(job, cabinet, place, kind));
                 network::Part part;
@@ -178,8 +204,11 @@ Edit insertNewPart(const std::string& cabinet, const network::SlotPlace& place, 
             {}};
 }
 
-Edit insertPart(const std::string& cabinet, const network::SlotPlace& place, const network::Part& part) {
-    return {"Insert " + valueText(part.kind, part.value) + (place.inLine ? " in the line" : " across the way"),
+Edit insertPart(const std::string& cabinet,
+                const network::SlotPlace& place,
+                const network::Part& part) {
+    return {"Insert " + valueText(part.kind, part.value) +
+                (place.inLine ? " in the line" : " across the way"),
             [cabinet, place, part](const Job& job) {
                 return withCircuit(job, cabinet, [&](const Circuit& c) -> Result<Circuit> {
                     YF_TRY(inserted, network::withInserted(c, place, part));
@@ -192,7 +221,8 @@ Edit insertPart(const std::string& cabinet, const network::SlotPlace& place, con
 Edit removePart(const std::string& cabinet, const std::string& id) {
     return {"Take out " + id,
             [cabinet, id](const Job& job) {
-                return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withoutPart(c, id); });
+                return withCircuit(
+                    job, cabinet, [&](const Circuit& c) { return network::withoutPart(c, id); });
             },
             {}};
 }
@@ -200,7 +230,8 @@ Edit removePart(const std::string& cabinet, const std::string& id) {
 Edit bypassPart(const std::string& cabinet, const std::string& id) {
     return {"Without " + id,
             [cabinet, id](const Job& job) {
-                return withCircuit(job, cabinet, [&](const Circuit& c) { return network::withoutSlotOf(c, id); });
+                return withCircuit(
+                    job, cabinet, [&](const Circuit& c) { return network::withoutSlotOf(c, id); });
             },
             {}};
 }
@@ -210,7 +241,9 @@ Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::strin
             [cabinet, way](const Job& job) {
                 return withCircuit(job, cabinet, [&](const Circuit& c) -> Result<Circuit> {
                     const network::Section* section = network::waySection(c, way);
-                    const auto* end = section == nullptr ? nullptr : std::get_if<network::DriverEnd>(&section->end);
+                    const auto* end = section == nullptr
+                                          ? nullptr
+                                          : std::get_if<network::DriverEnd>(&section->end);
                     return network::withPolarity(c, way, end == nullptr ? 1 : -end->polarity);
                 });
             },

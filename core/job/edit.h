@@ -17,7 +17,8 @@ struct Edit {
     std::function<Result<Job>(const Job&)> apply;
     std::string mergeKey;
 
-    /// The name where it depends on what comes out ("Change C2 to 6.8 µF" after a step); else empty.
+    /// The name where it depends on what comes out ("Change C2 to 6.8 µF" after a step); else
+    /// empty.
     std::function<std::string(const Job&)> nameAfter;
 };
 
@@ -40,16 +41,22 @@ struct Edit {
 /// A driver's take without phase gets the minimum phase of its levels, as a new take.
 [[nodiscard]] Edit useMinimumPhase(const std::string& driver, TakeKind kind);
 
-[[nodiscard]] Edit changePart(const std::string& cabinet, const network::Part& part, std::string mergeKey = {});
+[[nodiscard]] Edit
+changePart(const std::string& cabinet, const network::Part& part, std::string mergeKey = {});
 
 /// So many values of a series up or down from what the part is by then; losses follow.
-[[nodiscard]] Edit
-stepPart(const std::string& cabinet, const std::string& id, network::ESeries series, int steps, std::string mergeKey);
+[[nodiscard]] Edit stepPart(const std::string& cabinet,
+                            const std::string& id,
+                            network::ESeries series,
+                            int steps,
+                            std::string mergeKey);
 
 /// A new part with the smallest value that is noticed (firstValue).
-[[nodiscard]] Edit insertNewPart(const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind);
+[[nodiscard]] Edit
+insertNewPart(const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind);
 
-[[nodiscard]] Edit insertPart(const std::string& cabinet, const network::SlotPlace& place, const network::Part& part);
+[[nodiscard]] Edit
+insertPart(const std::string& cabinet, const network::SlotPlace& place, const network::Part& part);
 
 [[nodiscard]] Edit removePart(const std::string& cabinet, const std::string& id);
 
@@ -57,7 +64,8 @@ stepPart(const std::string& cabinet, const std::string& id, network::ESeries ser
 [[nodiscard]] Edit bypassPart(const std::string& cabinet, const std::string& id);
 
 /// Reverses the driver at the end of a way; `driverName` is for the name of the edit.
-[[nodiscard]] Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName);
+[[nodiscard]] Edit
+reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName);
 
 [[nodiscard]] Edit changeTarget(const std::string& cabinet, const Target& target);
 
@@ -78,6 +86,7 @@ struct Start {
 /// at fx, with the impedance as flattened where that is asked; the pad brings the louder way down
 /// to the quieter one by the mean levels over the octave beyond fx on each one's own side.
 /// Fails: not two ways, no impedance at fx (naming driver and range), odd Linkwitz-Riley orders.
-[[nodiscard]] Result<network::Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start);
+[[nodiscard]] Result<network::Circuit>
+startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start);
 
 } // namespace yf::job

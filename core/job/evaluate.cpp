@@ -66,10 +66,13 @@ Survey survey(const Job& job, const std::vector<const Driver*>& drivers) {
         const Take* response = takeInUse(job, *driver, TakeKind::response);
         if (impedance == nullptr) {
             s.impedances = false;
-            s.missing.push_back(driver->name + " has no impedance yet: nothing can be computed for this cabinet.");
+            s.missing.push_back(driver->name +
+                                " has no impedance yet: nothing can be computed for this cabinet.");
         } else if (impedance->curve->phase() == curve::Phase::none) {
             s.impedances = false;
-            s.missing.push_back(driver->name + ": its impedance has no phase. Measure it with phase, or use the minimum phase.");
+            s.missing.push_back(
+                driver->name +
+                ": its impedance has no phase. Measure it with phase, or use the minimum phase.");
         } else {
             narrow(s.common, *impedance->curve);
         }
@@ -78,7 +81,9 @@ Survey survey(const Job& job, const std::vector<const Driver*>& drivers) {
             s.missing.push_back(driver->name + " has no response yet: no sum can be shown.");
         } else if (response->curve->phase() == curve::Phase::none) {
             s.responses = false;
-            s.missing.push_back(driver->name + ": its response has no phase, so it cannot be summed. Use the minimum phase, which knows no flight time.");
+            s.missing.push_back(driver->name +
+                                ": its response has no phase, so it cannot be summed. Use the "
+                                "minimum phase, which knows no flight time.");
         }
     }
     if (s.responses) {
@@ -98,7 +103,9 @@ std::vector<Complex> onAxis(const curve::Curve& curve, const Axis& axis) {
 AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
     const auto drivers = driversOf(job, cabinet);
     Survey s = survey(job, drivers);
-    AssembledCabinet assembled{.missing = std::move(s.missing), .hasImpedances = s.impedances && !drivers.empty(), .hasResponses = s.responses};
+    AssembledCabinet assembled{.missing = std::move(s.missing),
+                               .hasImpedances = s.impedances && !drivers.empty(),
+                               .hasResponses = s.responses};
     if (!assembled.hasImpedances) {
         return assembled;
     }
@@ -106,7 +113,8 @@ AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
     constexpr std::size_t leastPoints = 3;
     if (assembled.axis.size() < leastPoints) {
         assembled.hasImpedances = false;
-        assembled.missing.emplace_back("The curves in use share no range of frequencies, so nothing can be computed.");
+        assembled.missing.emplace_back(
+            "The curves in use share no range of frequencies, so nothing can be computed.");
         return assembled;
     }
     network::Network bare;
@@ -150,7 +158,9 @@ std::optional<double> logMean(const Axis& axis, const Range& range, F&& value) {
     return width > 0.0 ? std::optional(sum / width) : std::nullopt;
 }
 
-double levelOf(const Complex& p) { return quantity::decibels(std::abs(p) / quantity::referencePressure); }
+double levelOf(const Complex& p) {
+    return quantity::decibels(std::abs(p) / quantity::referencePressure);
+}
 
 std::optional<CorridorResult> judgeCorridor(const Target& target, const CabinetResult& result) {
     const Range range{target.from, target.to};
@@ -175,7 +185,8 @@ std::optional<CorridorResult> judgeCorridor(const Target& target, const CabinetR
 }
 
 /// The sum is trusted where every way that matters in it is.
-std::vector<bool> trustOf(const CabinetResult& result, const std::map<std::string, Range>& trusted) {
+std::vector<bool> trustOf(const CabinetResult& result,
+                          const std::map<std::string, Range>& trusted) {
     std::vector<bool> sure(result.axis.size(), true);
     for (const WayResult& way : result.ways) {
         const Range range = trusted.at(way.driver);
@@ -189,7 +200,10 @@ std::vector<bool> trustOf(const CabinetResult& result, const std::map<std::strin
     return sure;
 }
 
-void sumUp(const Cabinet& cabinet, const AssembledCabinet& assembled, const network::Solution& solution, CabinetResult& result) {
+void sumUp(const Cabinet& cabinet,
+           const AssembledCabinet& assembled,
+           const network::Solution& solution,
+           CabinetResult& result) {
     const auto pressures = network::pressures(cabinet.circuit, assembled.loads->loads(), solution);
     YF_EXPECT(pressures.ok());
     result.sum = pressures->sum;
@@ -202,7 +216,8 @@ void sumUp(const Cabinet& cabinet, const AssembledCabinet& assembled, const netw
         }
     }
     result.trusted = trustOf(result, assembled.trusted);
-    const auto energy = logMean(result.axis, sensitivityBand, [&](std::size_t k) { return std::norm(result.sum[k]); });
+    const auto energy = logMean(
+        result.axis, sensitivityBand, [&](std::size_t k) { return std::norm(result.sum[k]); });
     if (energy) {
         // The drive may be another; sensitivity is always stated for 2.83 V.
         const double scale = quantity::referenceVoltage / cabinet.circuit.source.voltage;
@@ -212,7 +227,8 @@ void sumUp(const Cabinet& cabinet, const AssembledCabinet& assembled, const netw
 }
 
 CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& assembled) {
-    CabinetResult result{.cabinet = cabinet.id, .axis = assembled.axis, .missing = assembled.missing};
+    CabinetResult result{
+        .cabinet = cabinet.id, .axis = assembled.axis, .missing = assembled.missing};
     for (const network::Part& part : network::parts(cabinet.circuit)) {
         ++result.parts;
         result.pricedParts += part.price ? 1U : 0U;
@@ -221,7 +237,8 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
     const auto ends = network::driverEnds(cabinet.circuit);
     const auto names = network::wayNames(cabinet.circuit);
     for (std::size_t w = 0; w < ends.size(); ++w) {
-        result.ways.push_back({.name = names[w], .driver = ends[w].driver, .polarity = ends[w].polarity});
+        result.ways.push_back(
+            {.name = names[w], .driver = ends[w].driver, .polarity = ends[w].polarity});
     }
     if (!assembled.hasImpedances) {
         return result;
@@ -236,7 +253,8 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
     }
     result.impedance = solution->impedances;
     if (assembled.audible) {
-        const auto least = network::leastImpedance(cabinet.circuit, assembled.impedances, *assembled.audible);
+        const auto least =
+            network::leastImpedance(cabinet.circuit, assembled.impedances, *assembled.audible);
         YF_EXPECT(least.ok());
         result.leastImpedance = *least;
     }
@@ -258,7 +276,10 @@ Assembly assemble(const Job& job) {
 
 Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet, double fx) {
     if (!cabinet.hasImpedances) {
-        return Error{"", cabinet.missing.empty() ? "There is no impedance yet." : cabinet.missing.front(), ""};
+        return Error{"",
+                     cabinet.missing.empty() ? "There is no impedance yet."
+                                             : cabinet.missing.front(),
+                     ""};
     }
     YF_TRY(loads, cabinet.impedances({fx}));
     std::vector<double> moduli;
@@ -273,13 +294,18 @@ bool sameMeasurements(const Job& before, const Job& after) {
         before.cabinets.size() != after.cabinets.size()) {
         return false;
     }
-    const auto sameTake = [](const Take& a, const Take& b) { return a.id == b.id && a.curveKey == b.curveKey; };
+    const auto sameTake = [](const Take& a, const Take& b) {
+        return a.id == b.id && a.curveKey == b.curveKey;
+    };
     if (!std::ranges::equal(before.takes, after.takes, sameTake)) {
         return false;
     }
     const auto sameDrivers = [](const Cabinet& a, const Cabinet& b) {
-        return a.id == b.id &&
-               std::ranges::equal(network::driverEnds(a.circuit), network::driverEnds(b.circuit), {}, &network::DriverEnd::driver, &network::DriverEnd::driver);
+        return a.id == b.id && std::ranges::equal(network::driverEnds(a.circuit),
+                                                  network::driverEnds(b.circuit),
+                                                  {},
+                                                  &network::DriverEnd::driver,
+                                                  &network::DriverEnd::driver);
     };
     return std::ranges::equal(before.cabinets, after.cabinets, sameDrivers);
 }
@@ -298,7 +324,9 @@ Evaluation evaluate(const Job& job, const Assembly& assembly) {
     return evaluation;
 }
 
-Evaluation evaluate(const Job& job) { return evaluate(job, assemble(job)); }
+Evaluation evaluate(const Job& job) {
+    return evaluate(job, assemble(job));
+}
 
 Result<network::Network> networkOf(const Job& job, const Cabinet& cabinet) {
     const auto drivers = driversOf(job, cabinet);
@@ -309,7 +337,8 @@ Result<network::Network> networkOf(const Job& job, const Cabinet& cabinet) {
     network::Network network{.circuit = cabinet.circuit};
     for (const Driver* driver : drivers) {
         network::NamedDriver named{.name = driver->id,
-                                   .impedance = *takeInUse(job, *driver, TakeKind::impedance)->curve,
+                                   .impedance =
+                                       *takeInUse(job, *driver, TakeKind::impedance)->curve,
                                    .role = roleOf(driver->band)};
         if (s.responses) {
             named.response = *takeInUse(job, *driver, TakeKind::response)->curve;

@@ -12,11 +12,12 @@ namespace yf::job {
 /// A job's measured curves brought onto one axis for each cabinet: the costly part that a change
 /// of the network leaves alone. Made by `assemble`, given back to `evaluate` while the takes stay.
 struct AssembledCabinet {
-    curve::Axis axis;                       ///< design-axis points that all curves in use cover
+    curve::Axis axis; ///< design-axis points that all curves in use cover
     std::shared_ptr<const network::PreparedLoads> loads;
-    network::LoadsOn impedances;            ///< the same loads on any axis, without responses
-    std::shared_ptr<const network::PreparedLoads> audible; ///< those, 20 Hz to 20 kHz as far as the data reach
-    std::vector<std::string> missing;       ///< sentences: what is not there yet and what it costs
+    network::LoadsOn impedances; ///< the same loads on any axis, without responses
+    std::shared_ptr<const network::PreparedLoads>
+        audible;                      ///< those, 20 Hz to 20 kHz as far as the data reach
+    std::vector<std::string> missing; ///< sentences: what is not there yet and what it costs
     bool hasImpedances{};
     bool hasResponses{};
     std::map<std::string, curve::Range> trusted; ///< of each driver's response
@@ -30,7 +31,8 @@ struct Assembly {
 
 /// What a start from the book works into: |Z| of each driver of the cabinet at fx, in the order of
 /// its network. Fails with what is missing, or naming the range of the data.
-[[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet, double fx);
+[[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet,
+                                                           double fx);
 
 /// Whether an assembly made for `before` still serves `after`: the same drivers, takes in use and
 /// networks' driver names.
@@ -39,10 +41,10 @@ struct Assembly {
 /// One way of a cabinet.
 struct WayResult {
     std::string name;
-    std::string driver;   ///< its id
+    std::string driver; ///< its id
     int polarity{1};
-    std::vector<curve::Complex> drive;    ///< voltage over the source's EMF
-    std::vector<curve::Complex> pressure; ///< Pa; empty without responses
+    std::vector<curve::Complex> drive;       ///< voltage over the source's EMF
+    std::vector<curve::Complex> pressure;    ///< Pa; empty without responses
     std::vector<curve::Complex> reversedSum; ///< the sum with this way turned over
 };
 
@@ -63,7 +65,7 @@ struct CabinetResult {
     std::vector<curve::Complex> sum;       ///< empty without responses
     std::vector<bool> trusted;             ///< of the sum, one for each point
     std::optional<network::Lowest> leastImpedance;
-    std::optional<double> sensitivity;     ///< dB, 2.83 V, 200 Hz to 4 kHz, energy mean over ln f
+    std::optional<double> sensitivity; ///< dB, 2.83 V, 200 Hz to 4 kHz, energy mean over ln f
     std::optional<CorridorResult> corridor;
     std::size_t parts{};
     std::size_t pricedParts{};

@@ -38,7 +38,8 @@ double largestChange(const CabinetResult& before, const CabinetResult& after, st
     double largest = 0.0;
     for (std::size_t k = 0; k < a.size(); ++k) {
         if (audible.holds(before.axis[k])) {
-            largest = std::max(largest, std::abs(quantity::decibels(std::abs(b[k]) / std::abs(a[k]))));
+            largest =
+                std::max(largest, std::abs(quantity::decibels(std::abs(b[k]) / std::abs(a[k]))));
         }
     }
     return largest;
@@ -46,7 +47,10 @@ double largestChange(const CabinetResult& before, const CabinetResult& after, st
 
 } // namespace
 
-Result<double> firstValue(const Job& job, const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind) {
+Result<double> firstValue(const Job& job,
+                          const std::string& cabinet,
+                          const network::SlotPlace& place,
+                          network::PartKind kind) {
     const Cabinet* found = findCabinet(job, cabinet);
     if (found == nullptr) {
         return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};

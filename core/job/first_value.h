@@ -12,7 +12,9 @@ namespace yf::job {
 /// values of usual networks, the first one that moves the sum by 0.1 dB somewhere in 20 Hz to
 /// 20 kHz; without responses the way's own drive stands for the sum, without impedances the middle
 /// of the usual values is taken. Fails: a cabinet or place that does not exist.
-[[nodiscard]] Result<double>
-firstValue(const Job& job, const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind);
+[[nodiscard]] Result<double> firstValue(const Job& job,
+                                        const std::string& cabinet,
+                                        const network::SlotPlace& place,
+                                        network::PartKind kind);
 
 } // namespace yf::job

@@ -5,7 +5,8 @@ namespace yf::job {
 
 History::History(Job first) : steps_{Step{"", "", std::move(first)}} {}
 
-History::History(std::vector<Step> steps, std::size_t position) : steps_(std::move(steps)), position_(position) {
+History::History(std::vector<Step> steps, std::size_t position)
+    : steps_(std::move(steps)), position_(position) {
     YF_EXPECT(position_ < steps_.size());
 }
 
@@ -13,7 +14,8 @@ Result<Moved> History::apply(const Edit& edit) {
     YF_TRY(changed, edit.apply(job()));
     std::string name = edit.nameAfter ? edit.nameAfter(changed) : edit.name;
     const Step& now = steps_[position_];
-    const bool merges = !gestureEnded_ && !edit.mergeKey.empty() && edit.mergeKey == now.mergeKey && position_ > 0;
+    const bool merges =
+        !gestureEnded_ && !edit.mergeKey.empty() && edit.mergeKey == now.mergeKey && position_ > 0;
     gestureEnded_ = false;
     steps_.resize(position_ + 1);
     if (merges) {
@@ -37,6 +39,8 @@ void History::redo() {
     gestureEnded_ = true;
 }
 
-void History::endGesture() { gestureEnded_ = true; }
+void History::endGesture() {
+    gestureEnded_ = true;
+}
 
 } // namespace yf::job

@@ -42,9 +42,13 @@ public:
     [[nodiscard]] bool canRedo() const { return position_ + 1 < steps_.size(); }
 
     /// Name of the change that undo would take back; empty if there is none.
-    [[nodiscard]] std::string undoName() const { return canUndo() ? steps_[position_].name : std::string{}; }
+    [[nodiscard]] std::string undoName() const {
+        return canUndo() ? steps_[position_].name : std::string{};
+    }
 
-    [[nodiscard]] std::string redoName() const { return canRedo() ? steps_[position_ + 1].name : std::string{}; }
+    [[nodiscard]] std::string redoName() const {
+        return canRedo() ? steps_[position_ + 1].name : std::string{};
+    }
 
     void undo();
     void redo();

@@ -3,7 +3,8 @@
 
 namespace yf::job {
 
-Result<ImportedTake> importTake(const std::string& bytes, const std::string& name, const std::string& date) {
+Result<ImportedTake>
+importTake(const std::string& bytes, const std::string& name, const std::string& date) {
     auto table = measure::importTable({.text = bytes});
     if (!table) {
         Error error = table.error();
@@ -19,7 +20,8 @@ Result<ImportedTake> importTake(const std::string& bytes, const std::string& nam
     imported.told = imported.take.understood;
     imported.doubtful = !table->warnings.empty() || !table->hasPhase;
     if (!table->hasPhase) {
-        imported.told += " Without phase it can be looked at, but not summed or loaded until you use the minimum phase.";
+        imported.told += " Without phase it can be looked at, but not summed or loaded until you "
+                         "use the minimum phase.";
     }
     return imported;
 }

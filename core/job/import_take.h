@@ -16,6 +16,7 @@ struct ImportedTake {
 /// The bytes of a text table as a take of a driver. `name` is the file's, `date` the day on which
 /// it was read (ISO 8601), both for the record. Fails as measure::importTable does, with the file's
 /// name as subject.
-[[nodiscard]] Result<ImportedTake> importTake(const std::string& bytes, const std::string& name, const std::string& date);
+[[nodiscard]] Result<ImportedTake>
+importTake(const std::string& bytes, const std::string& name, const std::string& date);
 
 } // namespace yf::job

@@ -20,7 +20,9 @@ template <class T>
 std::optional<Error> idsOnce(const std::vector<T>& list, const std::string& path) {
     for (std::size_t i = 0; i < list.size(); ++i) {
         if (findById(list, list[i].id) != &list[i]) {
-            return Error{text::join(text::join(path, i), "id"), "'" + list[i].id + "' given twice", "must be unique"};
+            return Error{text::join(text::join(path, i), "id"),
+                         "'" + list[i].id + "' given twice",
+                         "must be unique"};
         }
     }
     return std::nullopt;
@@ -39,7 +41,9 @@ std::optional<Error> check(const Target& target) {
     if (target.from < target.to) {
         return std::nullopt;
     }
-    return Error{"to_hz", text::printNumber(target.to) + " given", "must be above from_hz " + text::printNumber(target.from)};
+    return Error{"to_hz",
+                 text::printNumber(target.to) + " given",
+                 "must be above from_hz " + text::printNumber(target.from)};
 }
 
 std::optional<Error> check(const Job& job) {
@@ -53,7 +57,8 @@ std::optional<Error> check(const Job& job) {
         return error;
     }
     for (std::size_t i = 0; i < job.drivers.size(); ++i) {
-        for (const std::string& take : {job.drivers[i].responseTake, job.drivers[i].impedanceTake}) {
+        for (const std::string& take :
+             {job.drivers[i].responseTake, job.drivers[i].impedanceTake}) {
             if (!take.empty() && findTake(job, take) == nullptr) {
                 return Error{text::join("drivers", i), "take '" + take + "' does not exist", ""};
             }
@@ -63,23 +68,33 @@ std::optional<Error> check(const Job& job) {
         const Cabinet& cabinet = job.cabinets[i];
         for (const Mount& mount : cabinet.mounts) {
             if (findDriver(job, mount.driver) == nullptr) {
-                return Error{text::join("cabinets", i) + ".mounts", "driver '" + mount.driver + "' does not exist", ""};
+                return Error{text::join("cabinets", i) + ".mounts",
+                             "driver '" + mount.driver + "' does not exist",
+                             ""};
             }
         }
         for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
             if (findDriver(job, end.driver) == nullptr) {
-                return Error{text::join("cabinets", i) + ".network", "driver '" + end.driver + "' does not exist", ""};
+                return Error{text::join("cabinets", i) + ".network",
+                             "driver '" + end.driver + "' does not exist",
+                             ""};
             }
         }
     }
     return std::nullopt;
 }
 
-const Driver* findDriver(const Job& job, const std::string& id) { return findById(job.drivers, id); }
+const Driver* findDriver(const Job& job, const std::string& id) {
+    return findById(job.drivers, id);
+}
 
-const Take* findTake(const Job& job, const std::string& id) { return findById(job.takes, id); }
+const Take* findTake(const Job& job, const std::string& id) {
+    return findById(job.takes, id);
+}
 
-const Cabinet* findCabinet(const Job& job, const std::string& id) { return findById(job.cabinets, id); }
+const Cabinet* findCabinet(const Job& job, const std::string& id) {
+    return findById(job.cabinets, id);
+}
 
 const Take* takeInUse(const Job& job, const Driver& driver, TakeKind kind) {
     const std::string& id = kind == TakeKind::response ? driver.responseTake : driver.impedanceTake;

@@ -27,12 +27,12 @@ enum class TakeKind { response, impedance };
 struct Take {
     std::string id;
     TakeKind kind{};
-    std::string name;        ///< of the file or the recording
-    std::string understood;  ///< what the importer made of it, for people
-    std::string date;        ///< ISO 8601 day, empty where unknown
+    std::string name;       ///< of the file or the recording
+    std::string understood; ///< what the importer made of it, for people
+    std::string date;       ///< ISO 8601 day, empty where unknown
     std::string note;
     std::string curveKey;
-    double distance{1.0};    ///< m
+    double distance{1.0}; ///< m
     double drive{quantity::referenceVoltage};
     std::shared_ptr<const curve::Curve> curve;
 
@@ -57,17 +57,19 @@ struct Driver {
     std::string name;
     Band band{};
     Condition condition{};
-    double diameter{0.1};       ///< m, outer
-    std::string responseTake;   ///< the take in use; empty: none yet
+    double diameter{0.1};     ///< m, outer
+    std::string responseTake; ///< the take in use; empty: none yet
     std::string impedanceTake;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.id, q::Word{"id", "name inside the job and in its networks"});
         field(self.name, q::Word{"name", "what people call it"});
-        field(self.band, q::Choice<5>{"band", {"sub", "low", "mid", "high", "top"}, "band it works in"});
+        field(self.band,
+              q::Choice<5>{"band", {"sub", "low", "mid", "high", "top"}, "band it works in"});
         field(self.condition,
-              q::Choice<4>{"condition", {"not-checked", "sound", "suspect", "dead"}, "condition found", 0});
+              q::Choice<4>{
+                  "condition", {"not-checked", "sound", "suspect", "dead"}, "condition found", 0});
         field(self.diameter, q::diameter);
         field(self.responseTake, q::Word{"response_take", "response in use", ""});
         field(self.impedanceTake, q::Word{"impedance_take", "impedance in use", ""});
@@ -103,7 +105,8 @@ struct Target {
         namespace q = yf::quantity;
         field(self.from, q::frequency.as("from_hz", "lower end").orElse(60.0));
         field(self.to, q::frequency.as("to_hz", "upper end").orElse(18000.0));
-        field(self.tolerance, q::Quantity{"±", "tolerance_db", 1.0, "dB", 0.1, 20.0, "each way"}.orElse(2.0));
+        field(self.tolerance,
+              q::Quantity{"±", "tolerance_db", 1.0, "dB", 0.1, 20.0, "each way"}.orElse(2.0));
         field(self.level, q::Quantity{"L", "level_db", 1.0, "dB", 0.0, 160.0, "level wanted"});
     }
 

@@ -67,7 +67,8 @@ bool worthwhile(const network::Zobel& zobel) {
         const network::ValueRange usual = network::usualValues(kind);
         return value >= usual.lowest && value <= usual.highest;
     };
-    return inside(zobel.R, network::PartKind::resistor) && inside(*zobel.C, network::PartKind::capacitor);
+    return inside(zobel.R, network::PartKind::resistor) &&
+           inside(*zobel.C, network::PartKind::capacitor);
 }
 
 /// |Z| at fx, or the resistance that the driver shows with a Zobel across it.
@@ -82,8 +83,8 @@ Result<FlattenedLoad> loadOf(const Job& job, const Driver& driver, const Start& 
                                            std::max(flattenFrom * start.fx, extent.from),
                                            std::min(flattenTo * start.fx, extent.to));
     YF_TRY(Z, curve::interpolate(*curve, axis));
-    const double target =
-        std::abs(*std::ranges::min_element(Z, {}, [](const curve::Complex& z) { return std::abs(z); }));
+    const double target = std::abs(
+        *std::ranges::min_element(Z, {}, [](const curve::Complex& z) { return std::abs(z); }));
     const network::Zobel zobel = network::fitZobel(axis, Z, target);
     if (!worthwhile(zobel)) {
         return FlattenedLoad{modulus, std::nullopt};
@@ -140,7 +141,8 @@ void nameBare(network::OnePort& port) {
     }
 }
 
-Section waySection(const std::string& name, const Driver& driver, std::vector<Slot> ladder, int polarity) {
+Section
+waySection(const std::string& name, const Driver& driver, std::vector<Slot> ladder, int polarity) {
     for (Slot& slot : ladder) {
         if (auto* series = std::get_if<network::SeriesSlot>(&slot)) {
             nameBare(series->port);
@@ -159,12 +161,16 @@ Section waySection(const std::string& name, const Driver& driver, std::vector<Sl
 
 Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start) {
     if (start.alignment == network::Alignment::linkwitzRiley && start.order % 2 != 0) {
-        return Error{"order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};
+        return Error{
+            "order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};
     }
     YF_TRY(pair, pairOf(job, cabinet));
     YF_TRY(low, loadOf(job, *pair.low, start));
     YF_TRY(high, loadOf(job, *pair.high, start));
-    network::TextbookRequest request{.kind = network::TextbookKind::twoWay, .alignment = start.alignment, .order = start.order, .fx = start.fx};
+    network::TextbookRequest request{.kind = network::TextbookKind::twoWay,
+                                     .alignment = start.alignment,
+                                     .order = start.order,
+                                     .fx = start.fx};
     request.lowLoad = low.load;
     request.highLoad = high.load;
     YF_TRY(book, network::textbook(request));
@@ -188,15 +194,17 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
         ladders[1].emplace_back(network::ShuntSlot{*high.shunt});
     }
     Section top;
-    top.end = network::Ways{.sections = {waySection("low", *pair.low, ladders[0], book.polarities[0]),
-                                         waySection("high", *pair.high, ladders[1], book.polarities[1])}};
+    top.end =
+        network::Ways{.sections = {waySection("low", *pair.low, ladders[0], book.polarities[0]),
+                                   waySection("high", *pair.high, ladders[1], book.polarities[1])}};
     Circuit circuit{.source = cabinet.circuit.source, .body = std::move(top)};
     // Reading the notation numbers the bare letters.
     return Circuit::read(circuit.write(), "network");
 }
 
 Edit startNetwork(const std::string& cabinet, const Start& start) {
-    static constexpr std::string_view names[] = {"Butterworth", "Linkwitz-Riley", "Bessel", "Chebyshev"};
+    static constexpr std::string_view names[] = {
+        "Butterworth", "Linkwitz-Riley", "Bessel", "Chebyshev"};
     return {"Start " + std::string(network::orderName(start.order)) + "-order " +
                 std::string(names[static_cast<std::size_t>(start.alignment)]) + " at " +
                 text::printEngineering(start.fx, "Hz"),

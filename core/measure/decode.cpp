@@ -29,7 +29,9 @@ void appendUtf8(std::string& text, std::uint32_t c) {
     }
 }
 
-std::uint32_t byteAt(std::string_view bytes, std::size_t i) { return static_cast<unsigned char>(bytes[i]); }
+std::uint32_t byteAt(std::string_view bytes, std::size_t i) {
+    return static_cast<unsigned char>(bytes[i]);
+}
 
 std::string fromUtf16(std::string_view bytes, bool bigEndian) {
     std::string text;
@@ -52,9 +54,11 @@ std::string fromUtf16(std::string_view bytes, bool bigEndian) {
 /// Length of the UTF-8 sequence at i, 0 if there is none.
 std::size_t sequenceLength(std::string_view bytes, std::size_t i) {
     const std::uint32_t lead = byteAt(bytes, i);
-    const std::size_t length = lead < 0x80 ? 1 : lead >= 0xC2 && lead < 0xE0 ? 2 : lead >= 0xE0 && lead < 0xF0 ? 3
-                             : lead >= 0xF0 && lead < 0xF5                                                     ? 4
-                                                                                                               : 0;
+    const std::size_t length = lead < 0x80                   ? 1
+                               : lead >= 0xC2 && lead < 0xE0 ? 2
+                               : lead >= 0xE0 && lead < 0xF0 ? 3
+                               : lead >= 0xF0 && lead < 0xF5 ? 4
+                                                             : 0;
     if (length == 0 || i + length > bytes.size()) {
         return 0;
     }
@@ -87,7 +91,8 @@ std::string fromLatin1(std::string_view bytes) {
 }
 
 void replaceAll(std::string& text, std::string_view from, std::string_view to) {
-    for (std::size_t at = text.find(from); at != std::string::npos; at = text.find(from, at + to.size())) {
+    for (std::size_t at = text.find(from); at != std::string::npos;
+         at = text.find(from, at + to.size())) {
         text.replace(at, from.size(), to);
     }
 }
@@ -105,7 +110,8 @@ Result<std::string> decode(std::string_view bytes) {
     const bool big = bytes.starts_with("\xFE\xFF");
     if (little || big) {
         if (bytes.size() % 2 != 0) {
-            return Error{"text", "UTF-16 text with an odd number of bytes", "must be a whole text file"};
+            return Error{
+                "text", "UTF-16 text with an odd number of bytes", "must be a whole text file"};
         }
         text = fromUtf16(bytes.substr(2), big);
     } else {

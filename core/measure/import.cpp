@@ -32,7 +32,9 @@ constexpr std::string_view delimiterNames[] = {"tab", "semicolon", "space", "com
 /// How many data lines the delimiter is judged by.
 constexpr std::size_t linesLookedAt = 20;
 
-bool isBlank(char c) { return c == ' ' || c == '\t'; }
+bool isBlank(char c) {
+    return c == ' ' || c == '\t';
+}
 
 std::string_view trim(std::string_view text) {
     while (!text.empty() && isBlank(text.front())) {
@@ -89,7 +91,8 @@ bool hasWord(std::string_view text, std::string_view word) {
     const auto letter = [&](std::size_t i) {
         return i < text.size() && std::isalpha(static_cast<unsigned char>(text[i])) != 0;
     };
-    for (std::size_t at = text.find(word); at != std::string_view::npos; at = text.find(word, at + 1)) {
+    for (std::size_t at = text.find(word); at != std::string_view::npos;
+         at = text.find(word, at + 1)) {
         if (!(at > 0 && letter(at - 1)) && !letter(at + word.size())) {
             return true;
         }
@@ -106,7 +109,8 @@ Lines splitLines(std::string_view text) {
         const std::string_view line = trim(text.substr(0, end));
         ++number;
         std::size_t skip = end == std::string_view::npos ? text.size() : end + 1;
-        if (end != std::string_view::npos && text[end] == '\r' && end + 1 < text.size() && text[end + 1] == '\n') {
+        if (end != std::string_view::npos && text[end] == '\r' && end + 1 < text.size() &&
+            text[end + 1] == '\n') {
             ++skip;
         }
         text.remove_prefix(skip);
@@ -141,9 +145,12 @@ std::vector<std::string_view> splitColumns(std::string_view line, Delimiter deli
         }
         return columns;
     }
-    const char mark = delimiter == Delimiter::tab ? '\t' : delimiter == Delimiter::semicolon ? ';' : ',';
+    const char mark = delimiter == Delimiter::tab         ? '\t'
+                      : delimiter == Delimiter::semicolon ? ';'
+                                                          : ',';
     std::size_t at = 0;
-    for (std::size_t end = line.find(mark); end != std::string_view::npos; end = line.find(mark, at)) {
+    for (std::size_t end = line.find(mark); end != std::string_view::npos;
+         end = line.find(mark, at)) {
         columns.push_back(trim(line.substr(at, end - at)));
         at = end + 1;
     }
@@ -157,9 +164,9 @@ std::vector<std::string_view> splitColumns(std::string_view line, Delimiter deli
 Delimiter guessDelimiter(const std::vector<Line>& data) {
     const std::size_t looked = std::min(data.size(), linesLookedAt);
     const auto all = [&](auto&& holds) {
-        return std::all_of(data.begin(), data.begin() + static_cast<std::ptrdiff_t>(looked), [&](const Line& line) {
-            return holds(line.content);
-        });
+        return std::all_of(data.begin(),
+                           data.begin() + static_cast<std::ptrdiff_t>(looked),
+                           [&](const Line& line) { return holds(line.content); });
     };
     if (all([](std::string_view line) { return contains(line, "\t"); })) {
         return Delimiter::tab;
@@ -167,8 +174,10 @@ Delimiter guessDelimiter(const std::vector<Line>& data) {
     if (all([](std::string_view line) { return contains(line, ";"); })) {
         return Delimiter::semicolon;
     }
-    const bool blanks = all([](std::string_view line) { return splitColumns(line, Delimiter::space).size() >= 2; });
-    const bool commaBlank = all([](std::string_view line) { return contains(line, ", ") || contains(line, ",\t"); });
+    const bool blanks =
+        all([](std::string_view line) { return splitColumns(line, Delimiter::space).size() >= 2; });
+    const bool commaBlank =
+        all([](std::string_view line) { return contains(line, ", ") || contains(line, ",\t"); });
     if (blanks && !commaBlank) {
         return Delimiter::space;
     }
@@ -179,7 +188,10 @@ Delimiter guessDelimiter(const std::vector<Line>& data) {
 }
 
 Error at(int line, std::size_t column, std::string what) {
-    return {"text", "line " + std::to_string(line) + ", column " + std::to_string(column) + ": " + std::move(what), ""};
+    return {"text",
+            "line " + std::to_string(line) + ", column " + std::to_string(column) + ": " +
+                std::move(what),
+            ""};
 }
 
 std::string quoted(std::string_view token) {
@@ -201,16 +213,20 @@ struct Form {
     std::size_t columns{};
 };
 
-Result<double> readCell(std::string_view token, const Line& line, std::size_t column, const Form& form) {
+Result<double>
+readCell(std::string_view token, const Line& line, std::size_t column, const Form& form) {
     const bool point = contains(token, ".");
     const bool comma = contains(token, ",");
     if (point && comma) {
-        return at(line.number, column, quoted(token) + " has a point and a comma; thousands separators are not read");
+        return at(line.number,
+                  column,
+                  quoted(token) + " has a point and a comma; thousands separators are not read");
     }
     if (form.decimalComma ? point : comma) {
-        return at(line.number, column,
-                  quoted(token) + " has a decimal " + (point ? "point" : "comma") + " in a table with decimal " +
-                      (point ? "commas" : "points"));
+        return at(line.number,
+                  column,
+                  quoted(token) + " has a decimal " + (point ? "point" : "comma") +
+                      " in a table with decimal " + (point ? "commas" : "points"));
     }
     const auto number = readToken(token);
     if (!number) {
@@ -240,9 +256,11 @@ Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& reques
                          : static_cast<Delimiter>(static_cast<int>(request.delimiter) - 1);
     const bool guessed = request.delimiter == DelimiterChoice::automatic;
     if (form.delimiter == Delimiter::comma && guessed && data.size() > 1 && commaIsBoth(data)) {
-        return at(data.front().number, 1,
-                  "the comma seems to stand both between columns and within numbers; say the delimiter, "
-                  "or write the table with another one");
+        return at(
+            data.front().number,
+            1,
+            "the comma seems to stand both between columns and within numbers; say the delimiter, "
+            "or write the table with another one");
     }
     bool anyComma = false;
     bool anyPoint = false;
@@ -256,7 +274,9 @@ Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& reques
     }
     form.columns = splitColumns(data.front().content, form.delimiter).size();
     if (form.columns < 2) {
-        return at(data.front().number, 1, "only one column was found; frequency and level or ohms are needed");
+        return at(data.front().number,
+                  1,
+                  "only one column was found; frequency and level or ohms are needed");
     }
     return form;
 }
@@ -273,7 +293,8 @@ Result<Rows> readRows(const std::vector<Line>& data, const Form& form) {
     for (const Line& line : data) {
         const auto cells = splitColumns(line.content, form.delimiter);
         if (cells.size() != form.columns) {
-            return at(line.number, std::min(cells.size(), form.columns) + 1,
+            return at(line.number,
+                      std::min(cells.size(), form.columns) + 1,
                       std::to_string(cells.size()) + " columns where the first row has " +
                           std::to_string(form.columns));
         }
@@ -350,7 +371,8 @@ std::vector<Row> mergeEqual(const std::vector<Row>& rows, bool impedance, bool& 
             ++end;
         }
         anyMerged = anyMerged || end > i + 1;
-        result.push_back(end == i + 1 ? rows[i] : merged(std::span(rows).subspan(i, end - i), impedance));
+        result.push_back(end == i + 1 ? rows[i]
+                                      : merged(std::span(rows).subspan(i, end - i), impedance));
         i = end;
     }
     return result;
@@ -359,16 +381,22 @@ std::vector<Row> mergeEqual(const std::vector<Row>& rows, bool impedance, bool& 
 std::optional<Error> checkRows(const std::vector<Row>& rows, bool impedance) {
     for (const Row& row : rows) {
         if (impedance && !(row.value > 0.0)) {
-            return at(row.line, 2, text::printNumber(row.value) + " ohms; an impedance must be above 0");
+            return at(
+                row.line, 2, text::printNumber(row.value) + " ohms; an impedance must be above 0");
         }
         constexpr double wildest = 1000.0;
         if (!impedance && !(std::abs(row.value) <= wildest)) {
-            return at(row.line, 2, text::printNumber(row.value) + " dB; a level must lie within ±1000 dB");
+            return at(row.line,
+                      2,
+                      text::printNumber(row.value) + " dB; a level must lie within ±1000 dB");
         }
         constexpr double lowest = 1e-3;
         constexpr double highest = 1e7;
         if (!(row.frequency >= lowest && row.frequency <= highest)) {
-            return at(row.line, 1, text::printNumber(row.frequency) + " Hz; a frequency must be 0.001 to 10000000");
+            return at(row.line,
+                      1,
+                      text::printNumber(row.frequency) +
+                          " Hz; a frequency must be 0.001 to 10000000");
         }
     }
     return std::nullopt;
@@ -392,7 +420,9 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
     YF_TRY(text, decode(*request.text));
     const Lines lines = splitLines(text);
     if (lines.data.empty()) {
-        return Error{"text", lines.header.empty() ? "empty" : "no row begins with a number", "must hold a table"};
+        return Error{"text",
+                     lines.header.empty() ? "empty" : "no row begins with a number",
+                     "must hold a table"};
     }
     YF_TRY(form, findForm(lines.data, request));
     YF_TRY(read, readRows(lines.data, form));
@@ -436,7 +466,8 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
     }
     if (rows.size() < 2) {
         return Error{"text",
-                     std::to_string(rows.size()) + (rows.size() == 1 ? " row" : " rows") + " of data",
+                     std::to_string(rows.size()) + (rows.size() == 1 ? " row" : " rows") +
+                         " of data",
                      "must have at least 2 with different frequencies"};
     }
     table.quantity = impedance ? "impedance" : "level";
@@ -462,21 +493,24 @@ curve::Curve toCurve(const ImportedTable& table) {
     std::vector<curve::Complex> values;
     values.reserve(table.frequencies.size());
     for (std::size_t i = 0; i < table.frequencies.size(); ++i) {
-        const double size = table.magnitudes ? (*table.magnitudes)[i]
-                                             : quantity::referencePressure * quantity::gain((*table.levels)[i]);
+        const double size = table.magnitudes
+                                ? (*table.magnitudes)[i]
+                                : quantity::referencePressure * quantity::gain((*table.levels)[i]);
         values.push_back(std::polar(size, table.phases ? (*table.phases)[i] : 0.0));
     }
-    return {table.frequencies, std::move(values), table.hasPhase ? curve::Phase::common : curve::Phase::none};
+    return {table.frequencies,
+            std::move(values),
+            table.hasPhase ? curve::Phase::common : curve::Phase::none};
 }
 
 std::string understood(const ImportedTable& table) {
     const bool impedance = table.quantity == "impedance";
     std::string words = std::to_string(table.rows) + " rows, " +
                         text::printEngineering(table.frequencies.front(), "Hz") + " to " +
-                        text::printEngineering(table.frequencies.back(), "Hz") + "; read as frequency, " +
-                        (impedance ? "ohms" : "level in dB") +
-                        (table.hasPhase ? ", phase" : ", no phase") + "; columns by " + table.delimiter +
-                        ", decimal " + table.decimal + ".";
+                        text::printEngineering(table.frequencies.back(), "Hz") +
+                        "; read as frequency, " + (impedance ? "ohms" : "level in dB") +
+                        (table.hasPhase ? ", phase" : ", no phase") + "; columns by " +
+                        table.delimiter + ", decimal " + table.decimal + ".";
     for (const std::string& warning : table.warnings) {
         words += " " + warningInWords(warning);
     }
@@ -490,8 +524,10 @@ std::string warningInWords(std::string_view code) {
         {"dc_row_dropped", "The row at 0 Hz was left out."},
         {"kilohertz", "Frequencies were in kHz."},
         {"radians", "Phases were in radians."},
-        {"quantity_guessed", "Nothing said what the second column holds; this is a guess, please check it."}};
-    const auto* found = std::ranges::find(sentences, code, &std::pair<std::string_view, std::string_view>::first);
+        {"quantity_guessed",
+         "Nothing said what the second column holds; this is a guess, please check it."}};
+    const auto* found =
+        std::ranges::find(sentences, code, &std::pair<std::string_view, std::string_view>::first);
     return found == std::end(sentences) ? std::string(code) : std::string(found->second);
 }
 

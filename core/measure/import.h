@@ -31,11 +31,17 @@ struct ImportRequest {
         using namespace yf::quantity;
         field(self.text, Word{"text", "the table itself"});
         field(self.textFile, Word{"text_file", "or the file that holds it"});
-        field(self.quantity, Choice<3>{"quantity", {"auto", "level", "impedance"}, "what the second column holds", 0});
+        field(self.quantity,
+              Choice<3>{
+                  "quantity", {"auto", "level", "impedance"}, "what the second column holds", 0});
         field(self.delimiter,
-              Choice<5>{"delimiter", {"auto", "tab", "semicolon", "space", "comma"}, "what separates columns", 0});
+              Choice<5>{"delimiter",
+                        {"auto", "tab", "semicolon", "space", "comma"},
+                        "what separates columns",
+                        0});
         field(self.decimal, Choice<3>{"decimal", {"auto", "point", "comma"}, "decimal sign", 0});
-        field(self.frequencyUnit, Choice<3>{"frequency_unit", {"auto", "hz", "khz"}, "unit of the first column", 0});
+        field(self.frequencyUnit,
+              Choice<3>{"frequency_unit", {"auto", "hz", "khz"}, "unit of the first column", 0});
     }
 
     bool operator==(const ImportRequest&) const = default;
@@ -51,12 +57,13 @@ struct ImportedTable {
     std::optional<std::vector<double>> magnitudes;
     std::optional<std::vector<double>> phases;
     bool hasPhase{};
-    std::string quantity;   ///< "level" or "impedance"
-    int rows{};             ///< data rows in the text, before merging
+    std::string quantity; ///< "level" or "impedance"
+    int rows{};           ///< data rows in the text, before merging
     int columns{};
-    std::string delimiter;  ///< "tab", "semicolon", "space", "comma"
-    std::string decimal;    ///< "point" or "comma"
-    std::vector<std::string> warnings; ///< unsorted, duplicates, dc_row_dropped, kilohertz, radians, quantity_guessed
+    std::string delimiter; ///< "tab", "semicolon", "space", "comma"
+    std::string decimal;   ///< "point" or "comma"
+    std::vector<std::string>
+        warnings; ///< unsorted, duplicates, dc_row_dropped, kilohertz, radians, quantity_guessed
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;

@@ -30,7 +30,8 @@ struct TransformerKeys {
     TransformerSlot slot;
 
     static void fields(auto& self, auto&& field) {
-        field(self.slot.ratio, q::Quantity{"n", "ratio", 1.0, "", 1e-3, 1e3, "secondary over primary turns"});
+        field(self.slot.ratio,
+              q::Quantity{"n", "ratio", 1.0, "", 1e-3, 1e3, "secondary over primary turns"});
         field(self.slot.magnetizing, q::inductance.as("magnetizing_h", "coil across the primary"));
         field(self.slot.dcr, q::dcr.orElse(0.0));
     }
@@ -40,18 +41,23 @@ struct ControlKeys {
     ControlSlot slot;
 
     static void fields(auto& self, auto&& field) {
-        field(self.slot.kind, q::Choice<3>{"kind", {"rheostat", "potentiometer", "l-pad"}, "how it is wired"});
+        field(self.slot.kind,
+              q::Choice<3>{"kind", {"rheostat", "potentiometer", "l-pad"}, "how it is wired"});
         field(self.slot.total, q::resistance.as("total_ohm", "whole track").within(1e-3, 1e6));
-        field(self.slot.position, q::Quantity{"x", "position", 1.0, "", 0.0, 1.0, "0 quiet, 1 loud"});
+        field(self.slot.position,
+              q::Quantity{"x", "position", 1.0, "", 0.0, 1.0, "0 quiet, 1 loud"});
         field(self.slot.id, q::Word{"id", "name of the control", ""});
     }
 };
 
 Error unknownKey(const std::string& path, const std::string& key, std::vector<std::string> known) {
-    return {text::join(path, key), "unknown key", "the nearest known key is " + text::nearest(key, known)};
+    return {text::join(path, key),
+            "unknown key",
+            "the nearest known key is " + text::nearest(key, known)};
 }
 
-std::optional<Error> onlyKeys(const Value& value, const std::string& path, const std::vector<std::string>& known) {
+std::optional<Error>
+onlyKeys(const Value& value, const std::string& path, const std::vector<std::string>& known) {
     for (const text::Member& member : *value.object()) {
         if (std::ranges::find(known, member.key) == known.end()) {
             return unknownKey(path, member.key, known);
@@ -64,7 +70,8 @@ Result<Slot> readSlot(const Value& value, const std::string& path) {
     const auto* object = value.object();
     static const std::vector<std::string> kinds{"series", "shunt", "transformer", "control"};
     if (object == nullptr || object->size() != 1) {
-        return text::wrongKind(path, value, "an object with one of series, shunt, transformer, control");
+        return text::wrongKind(
+            path, value, "an object with one of series, shunt, transformer, control");
     }
     const auto& [key, content] = object->front();
     const std::string inner = text::join(path, key);
@@ -102,7 +109,8 @@ Result<Joining> readJoining(const Value& value, const std::string& path) {
     const std::string* word = value.word();
     if (word == nullptr || (*word != "parallel" && *word != "series")) {
         return Error{path,
-                     word == nullptr ? std::string(text::kindOf(value)) + " given" : "'" + *word + "' given",
+                     word == nullptr ? std::string(text::kindOf(value)) + " given"
+                                     : "'" + *word + "' given",
                      "must be one of parallel, series"};
     }
     return *word == "parallel" ? Joining::parallel : Joining::series;
@@ -122,7 +130,8 @@ Result<DriverEnd> readDriverEnd(const Value& value, const std::string& path) {
     if (const Value* count = value.find("count")) {
         constexpr double mostUnits = 100.0;
         const double* number = count->number();
-        const bool fits = number != nullptr && *number >= 1.0 && *number <= mostUnits && *number == std::floor(*number);
+        const bool fits = number != nullptr && *number >= 1.0 && *number <= mostUnits &&
+                          *number == std::floor(*number);
         if (!fits) {
             return Error{text::join(path, "count"),
                          number == nullptr ? std::string(text::kindOf(*count)) + " given"
@@ -138,11 +147,14 @@ Result<DriverEnd> readDriverEnd(const Value& value, const std::string& path) {
     return end;
 }
 
-Result<Section> readSection(const Value& value, const std::string& path, const std::vector<std::string>& alsoKnown) {
+Result<Section> readSection(const Value& value,
+                            const std::string& path,
+                            const std::vector<std::string>& alsoKnown) {
     if (value.object() == nullptr) {
         return text::wrongKind(path, value, "an object");
     }
-    std::vector<std::string> known{"name", "ladder", "driver", "polarity", "count", "wiring", "ways", "join"};
+    std::vector<std::string> known{
+        "name", "ladder", "driver", "polarity", "count", "wiring", "ways", "join"};
     known.insert(known.end(), alsoKnown.begin(), alsoKnown.end());
     if (auto error = onlyKeys(value, path, known)) {
         return *error;
@@ -233,7 +245,8 @@ Result<Net> readNet(const Value& value, const std::string& path) {
     for (std::size_t i = 0; i < drivers->list()->size(); ++i) {
         const Value& row = (*drivers->list())[i];
         const std::string rowPath = text::join(driversPath, i);
-        const bool shaped = row.list() != nullptr && (row.list()->size() == 3 || row.list()->size() == 4);
+        const bool shaped =
+            row.list() != nullptr && (row.list()->size() == 3 || row.list()->size() == 4);
         if (!shaped || (*row.list())[0].word() == nullptr) {
             return text::wrongKind(rowPath, row, "a list of name, node, node and polarity");
         }
@@ -264,7 +277,8 @@ void place(OnePort& port, const std::string& path, std::vector<PlacedPart>& plac
         return;
     }
     Composite& composite = *port.composite();
-    const std::string inner = composite.joining == Joining::parallel ? text::join(path, "parallel") : path;
+    const std::string inner =
+        composite.joining == Joining::parallel ? text::join(path, "parallel") : path;
     for (std::size_t i = 0; i < composite.ports.size(); ++i) {
         place(composite.ports[i], text::join(inner, i), placed);
     }
@@ -329,23 +343,26 @@ readCouplings(const Value& value, const std::string& path, const std::vector<Pla
         const Value& row = (*value.list())[i];
         const std::string rowPath = text::join(path, i);
         const auto* cells = row.list();
-        if (cells == nullptr || cells->size() != 3 || (*cells)[0].word() == nullptr || (*cells)[1].word() == nullptr ||
-            (*cells)[2].number() == nullptr) {
+        if (cells == nullptr || cells->size() != 3 || (*cells)[0].word() == nullptr ||
+            (*cells)[1].word() == nullptr || (*cells)[2].number() == nullptr) {
             return text::wrongKind(rowPath, row, "a list of coil, coil and k");
         }
         Coupling coupling{*(*cells)[0].word(), *(*cells)[1].word(), *(*cells)[2].number()};
         for (const std::string& id : {coupling.first, coupling.second}) {
-            const bool isCoil = std::ranges::any_of(
-                placed, [&](const PlacedPart& p) { return p.part->id == id && p.part->kind == PartKind::coil; });
+            const bool isCoil = std::ranges::any_of(placed, [&](const PlacedPart& p) {
+                return p.part->id == id && p.part->kind == PartKind::coil;
+            });
             if (!isCoil) {
-                return Error{rowPath, "'" + id + "' given", "must be the ID of a coil of this network"};
+                return Error{
+                    rowPath, "'" + id + "' given", "must be the ID of a coil of this network"};
             }
         }
         const double k = std::abs(coupling.k);
         if (!(k > 0.0 && k < 1.0) || coupling.first == coupling.second) {
             return Error{rowPath,
-                         coupling.first == coupling.second ? "'" + coupling.first + "' coupled with itself"
-                                                           : "k " + text::printNumber(coupling.k) + " given",
+                         coupling.first == coupling.second
+                             ? "'" + coupling.first + "' coupled with itself"
+                             : "k " + text::printNumber(coupling.k) + " given",
                          "k must lie between -1 and 1, without -1, 0 and 1, and join two coils"};
         }
         couplings.push_back(std::move(coupling));
@@ -406,7 +423,9 @@ Value writeSlot(const Slot& slot) {
         slot);
 }
 
-std::string_view joiningName(Joining joining) { return joining == Joining::parallel ? "parallel" : "series"; }
+std::string_view joiningName(Joining joining) {
+    return joining == Joining::parallel ? "parallel" : "series";
+}
 
 void writeSection(const Section& section, Value::Object& object) {
     if (!section.name.empty()) {
@@ -495,7 +514,9 @@ ControlResistances resistances(const ControlSlot& control) {
     return {};
 }
 
-Result<Circuit> readCircuit(const Value& value, const std::string& path, const std::vector<std::string>& alsoKnown) {
+Result<Circuit> readCircuit(const Value& value,
+                            const std::string& path,
+                            const std::vector<std::string>& alsoKnown) {
     if (value.object() == nullptr) {
         return text::wrongKind(path, value, "an object");
     }
@@ -528,9 +549,13 @@ Result<Circuit> readCircuit(const Value& value, const std::string& path, const s
     return circuit;
 }
 
-Result<Circuit> Circuit::read(const Value& value, const std::string& path) { return readCircuit(value, path); }
+Result<Circuit> Circuit::read(const Value& value, const std::string& path) {
+    return readCircuit(value, path);
+}
 
-Value Circuit::write() const { return writeCircuit(*this); }
+Value Circuit::write() const {
+    return writeCircuit(*this);
+}
 
 Value::Object writeCircuit(const Circuit& circuit) {
     Value::Object object;
@@ -544,9 +569,11 @@ Value::Object writeCircuit(const Circuit& circuit) {
         }
         Value::List drivers;
         for (const NetDriver& driver : circuit.net()->drivers) {
-            drivers.emplace_back(Value::List{driver.end.driver, driver.from, driver.to, driver.end.polarity});
+            drivers.emplace_back(
+                Value::List{driver.end.driver, driver.from, driver.to, driver.end.polarity});
         }
-        object.push_back({"net", Value::Object{{"parts", std::move(parts)}, {"drivers", std::move(drivers)}}});
+        object.push_back(
+            {"net", Value::Object{{"parts", std::move(parts)}, {"drivers", std::move(drivers)}}});
     }
     if (!circuit.couplings.empty()) {
         Value::List list;

@@ -127,7 +127,9 @@ struct Circuit {
     std::vector<Coupling> couplings;
 
     [[nodiscard]] const Section* tree() const { return std::get_if<Section>(&body); }
+
     [[nodiscard]] Section* tree() { return std::get_if<Section>(&body); }
+
     [[nodiscard]] const Net* net() const { return std::get_if<Net>(&body); }
 
     /// The notation without drivers, for field lists: readCircuit and writeCircuit.

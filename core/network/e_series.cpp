@@ -32,8 +32,13 @@ const std::array<std::vector<double>, 7>& allSeries() {
     static const std::array<std::vector<double>, 7> series = [] {
         const std::vector<double> e24{1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0,
                                       3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8, 7.5, 8.2, 9.1};
-        return std::array<std::vector<double>, 7>{everyNth(e24, 8), everyNth(e24, 4), everyNth(e24, 2), e24,
-                                                  fineSeries(48),   fineSeries(96),   fineSeries(192)};
+        return std::array<std::vector<double>, 7>{everyNth(e24, 8),
+                                                  everyNth(e24, 4),
+                                                  everyNth(e24, 2),
+                                                  e24,
+                                                  fineSeries(48),
+                                                  fineSeries(96),
+                                                  fineSeries(192)};
     }();
     return series;
 }
@@ -54,11 +59,15 @@ std::vector<double> valuesAround(double value, ESeries series, int decades) {
     return values;
 }
 
-double logDistance(double a, double b) { return std::abs(std::log(a / b)); }
+double logDistance(double a, double b) {
+    return std::abs(std::log(a / b));
+}
 
 } // namespace
 
-const std::vector<double>& mantissas(ESeries series) { return allSeries().at(static_cast<std::size_t>(series)); }
+const std::vector<double>& mantissas(ESeries series) {
+    return allSeries().at(static_cast<std::size_t>(series));
+}
 
 double nearestValue(double value, ESeries series) {
     const auto values = valuesAround(value, series, 1);
@@ -72,9 +81,12 @@ double stepValue(double value, ESeries series, int steps) {
     for (int k = 0; k < std::abs(steps); ++k) {
         const auto values = valuesAround(current, series, 1);
         if (steps > 0) {
-            current = *std::ranges::find_if(values, [&](double v) { return v > current * (1.0 + same); });
+            current =
+                *std::ranges::find_if(values, [&](double v) { return v > current * (1.0 + same); });
         } else {
-            current = *std::find_if(values.rbegin(), values.rend(), [&](double v) { return v < current * (1.0 - same); });
+            current = *std::find_if(values.rbegin(), values.rend(), [&](double v) {
+                return v < current * (1.0 - same);
+            });
         }
     }
     return current;
@@ -93,7 +105,10 @@ PairOfValues nearestPair(double value, PartKind kind, ESeries series) {
         // Rounding must not prefer one of two equal pairs at random.
         if (distance < least - 1e-12) {
             least = distance;
-            best = {std::min(a, b), std::max(a, b), sum == addsInSeries ? Joining::series : Joining::parallel, together};
+            best = {std::min(a, b),
+                    std::max(a, b),
+                    sum == addsInSeries ? Joining::series : Joining::parallel,
+                    together};
         }
     };
     const auto offerAround = [&](double a, double partner, bool sum) {

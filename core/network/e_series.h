@@ -25,7 +25,7 @@ inline constexpr quantity::Choice<7> eSeriesKey{
 
 /// Two parts for one value.
 struct PairOfValues {
-    double first{};  ///< the smaller
+    double first{}; ///< the smaller
     double second{};
     Joining join{};
     double value{};

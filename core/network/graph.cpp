@@ -78,9 +78,8 @@ private:
             }
             return;
         }
-        const bool hasCoil = std::ranges::any_of(composite.ports, [&](const OnePort& inner) {
-            return isCoupled(inner);
-        });
+        const bool hasCoil = std::ranges::any_of(
+            composite.ports, [&](const OnePort& inner) { return isCoupled(inner); });
         if (!hasCoil) {
             graph_.parts.push_back({from, to, port, ""});
             return;

@@ -45,6 +45,7 @@ inline constexpr std::size_t inNode = 1;
 
 /// The first node in writing order that hangs on neither the amplifier nor the return, as the
 /// error that refuses it; a transformer or part with both ends on one node is not one.
-[[nodiscard]] std::optional<Error> findFloatingNode(const Circuit& circuit, const std::string& path);
+[[nodiscard]] std::optional<Error> findFloatingNode(const Circuit& circuit,
+                                                    const std::string& path);
 
 } // namespace yf::network

@@ -7,7 +7,8 @@
 
 // Two versions of each loop, chosen when the program starts: figures are alike, since products and
 // sums are never contracted. The sanitizers' runtime is not up yet when that choice is made.
-#if defined(__x86_64__) && defined(__GNUC__) && !defined(__clang__) && !defined(__SANITIZE_ADDRESS__)
+#if defined(__x86_64__) && defined(__GNUC__) && !defined(__clang__) &&                             \
+    !defined(__SANITIZE_ADDRESS__)
 #define YF_VECTORISED __attribute__((target_clones("default", "avx2", "avx512f")))
 #else
 #define YF_VECTORISED
@@ -26,6 +27,14 @@ YF_VECTORISED void subtractProduct(Block& acc, const Block& a, const Block& b) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         acc.re[k] -= a.re[k] * b.re[k] - a.im[k] * b.im[k];
         acc.im[k] -= a.re[k] * b.im[k] + a.im[k] * b.re[k];
+    }
+}
+
+YF_VECTORISED void setProduct(Block& out, const Block& a, const Block& b) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double re = a.re[k] * b.re[k] - a.im[k] * b.im[k];
+        out.im[k] = a.re[k] * b.im[k] + a.im[k] * b.re[k];
+        out.re[k] = re;
     }
 }
 
@@ -72,7 +81,8 @@ YF_VECTORISED void addScaled(Block& acc, const Block& a, double factor) {
     }
 }
 
-YF_VECTORISED void addReactance(Block& acc, const Block& a, double r, double x0, const RealBlock& basis) {
+YF_VECTORISED void
+addReactance(Block& acc, const Block& a, double r, double x0, const RealBlock& basis) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         const double x = x0 * basis[k];
         acc.re[k] += r * a.re[k] - x * a.im[k];
@@ -80,7 +90,8 @@ YF_VECTORISED void addReactance(Block& acc, const Block& a, double r, double x0,
     }
 }
 
-YF_VECTORISED void addAcross(Block& acc, const Block& a, double r, double x0, const RealBlock& basis) {
+YF_VECTORISED void
+addAcross(Block& acc, const Block& a, double r, double x0, const RealBlock& basis) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         const double x = x0 * basis[k];
         const double inverse = 1.0 / (r * r + x * x);
@@ -238,15 +249,21 @@ std::optional<Reactance> reactance(const Part& part, const Grid& grid, std::size
     case PartKind::resistor:
         return Reactance{part.value, 0.0, &grid.omega[block], &grid.inverseOmega[block]};
     case PartKind::coil:
-        return part.rp ? std::nullopt : std::optional(Reactance{part.dcr, part.value, &grid.omega[block], &grid.inverseOmega[block]});
+        return part.rp ? std::nullopt
+                       : std::optional(Reactance{
+                             part.dcr, part.value, &grid.omega[block], &grid.inverseOmega[block]});
     case PartKind::capacitor:
         return part.leak ? std::nullopt
-                         : std::optional(Reactance{lossResistance(part), -1.0 / part.value, &grid.inverseOmega[block], &grid.omega[block]});
+                         : std::optional(Reactance{lossResistance(part),
+                                                   -1.0 / part.value,
+                                                   &grid.inverseOmega[block],
+                                                   &grid.omega[block]});
     }
     return std::nullopt;
 }
 
-void addSeries(Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block) {
+void addSeries(
+    Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block) {
     const auto lone = port.part() == nullptr ? std::nullopt : reactance(*port.part(), grid, block);
     if (!lone) {
         Block Z;
@@ -259,7 +276,8 @@ void addSeries(Block& acc, const OnePort& port, const Block& a, const Grid& grid
     }
 }
 
-void addShunt(Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block) {
+void addShunt(
+    Block& acc, const OnePort& port, const Block& a, const Grid& grid, std::size_t block) {
     const auto lone = port.part() == nullptr ? std::nullopt : reactance(*port.part(), grid, block);
     if (!lone) {
         Block Z;
@@ -302,17 +320,15 @@ void store(std::vector<Complex>& values, const Block& block, std::size_t index) 
 }
 
 void endAdmittance(Block& out, const DriverEnd& end, const Block& one) {
-    out = one;
-    if (end.count > 1) {
-        const auto units = static_cast<double>(end.count);
-        scale(out, end.wiring == Joining::parallel ? units : 1.0 / units);
-    }
+    const auto units = static_cast<double>(end.count);
+    setScaled(out, one, end.wiring == Joining::parallel ? units : 1.0 / units);
 }
 
 std::optional<std::size_t> Loads::find(const std::string& driver) const {
     const auto found = std::ranges::find(drivers, driver, &Load::driver);
-    return found == drivers.end() ? std::nullopt
-                                  : std::optional(static_cast<std::size_t>(found - drivers.begin()));
+    return found == drivers.end()
+               ? std::nullopt
+               : std::optional(static_cast<std::size_t>(found - drivers.begin()));
 }
 
 PreparedLoads::PreparedLoads(Loads loads) : loads_(std::move(loads)) {

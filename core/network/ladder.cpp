@@ -96,9 +96,13 @@ private:
         }
     }
 
-    void pass(const SeriesSlot& slot, Column& column) { addSeries(column.v, slot.port, column.i, grid_, block_); }
+    void pass(const SeriesSlot& slot, Column& column) {
+        addSeries(column.v, slot.port, column.i, grid_, block_);
+    }
 
-    void pass(const ShuntSlot& slot, Column& column) { addShunt(column.i, slot.port, column.v, grid_, block_); }
+    void pass(const ShuntSlot& slot, Column& column) {
+        addShunt(column.i, slot.port, column.v, grid_, block_);
+    }
 
     void resistanceInLine(double R, Column& column) { addScaled(column.v, column.i, R); }
 
@@ -133,7 +137,9 @@ private:
 
 } // namespace
 
-Solution solveTree(const Circuit& circuit, const PreparedLoads& loads, const std::vector<std::size_t>& loadOfEnd) {
+Solution solveTree(const Circuit& circuit,
+                   const PreparedLoads& loads,
+                   const std::vector<std::size_t>& loadOfEnd) {
     const Grid& grid = loads.grid();
     const double Rs = circuit.source.resistance;
     Solution solution;

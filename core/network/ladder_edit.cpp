@@ -9,7 +9,9 @@ namespace yf::network {
 
 namespace {
 
-Error unknownPart(const std::string& id) { return {"part", "'" + id + "' is not in this network", ""}; }
+Error unknownPart(const std::string& id) {
+    return {"part", "'" + id + "' is not in this network", ""};
+}
 
 OnePort* portOf(Slot& slot) {
     if (auto* series = std::get_if<SeriesSlot>(&slot)) {
@@ -87,7 +89,9 @@ bool takeOut(OnePort& port, const std::string& id) {
 void dropCouplings(Circuit& circuit) {
     const auto present = parts(circuit);
     std::erase_if(circuit.couplings, [&](const Coupling& c) {
-        const auto has = [&](const std::string& id) { return std::ranges::find(present, id, &Part::id) != present.end(); };
+        const auto has = [&](const std::string& id) {
+            return std::ranges::find(present, id, &Part::id) != present.end();
+        };
         return !has(c.first) || !has(c.second);
     });
 }
@@ -99,7 +103,9 @@ Section* wayOf(Circuit& circuit, std::size_t way) {
 Result<std::vector<Slot>*> ladderAt(Circuit& circuit, const SlotPlace& place) {
     Section* section = wayOf(circuit, place.way);
     if (section == nullptr || place.slot > section->ladder.size()) {
-        return Error{"place", "way " + std::to_string(place.way + 1) + ", slot " + std::to_string(place.slot + 1),
+        return Error{"place",
+                     "way " + std::to_string(place.way + 1) + ", slot " +
+                         std::to_string(place.slot + 1),
                      "must lie in a way of this network"};
     }
     return &section->ladder;
@@ -181,7 +187,8 @@ Result<Circuit> withoutSlotOf(const Circuit& circuit, const std::string& id) {
             });
         });
     } else {
-        erased = std::erase_if(std::get<Net>(changed.body).parts, [&](const NetPart& part) { return holds(part.port, id); });
+        erased = std::erase_if(std::get<Net>(changed.body).parts,
+                               [&](const NetPart& part) { return holds(part.port, id); });
     }
     if (erased == 0) {
         return unknownPart(id);

@@ -38,10 +38,12 @@ struct Inserted {
     std::string id;
 };
 
-[[nodiscard]] Result<Inserted> withInserted(const Circuit& circuit, const SlotPlace& place, Part part);
+[[nodiscard]] Result<Inserted>
+withInserted(const Circuit& circuit, const SlotPlace& place, Part part);
 
 /// A whole one-port (a Zobel, a trap) in a new slot; bare letters are numbered.
-[[nodiscard]] Result<Circuit> withSlot(const Circuit& circuit, const SlotPlace& place, OnePort port);
+[[nodiscard]] Result<Circuit>
+withSlot(const Circuit& circuit, const SlotPlace& place, OnePort port);
 
 [[nodiscard]] Result<Circuit> withPolarity(const Circuit& circuit, std::size_t way, int polarity);
 

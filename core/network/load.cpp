@@ -5,6 +5,7 @@
 #include "core/network/solve.h"
 
 #include <Eigen/Dense>
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -156,8 +157,8 @@ double netResistance(const std::vector<Resistor>& resistors, std::size_t nodes) 
     const auto in = static_cast<Eigen::Index>(rootOf(group, inNode));
     // Nodes that nothing reaches, and those merged away, must not make the matrix singular.
     for (Eigen::Index i = 0; i < n; ++i) {
-        const bool idle = G(i, i) == 0.0 ||
-                          rootOf(connected, static_cast<std::size_t>(i)) != rootOf(connected, returnNode);
+        const bool idle = G(i, i) == 0.0 || rootOf(connected, static_cast<std::size_t>(i)) !=
+                                                rootOf(connected, returnNode);
         if (i == ground || idle) {
             G.row(i).setZero();
             G.col(i).setZero();
@@ -218,7 +219,8 @@ bool passesCurrent(const Section& section) {
 }
 
 void collectPaths(const Section& section, bool reached, std::vector<bool>& paths) {
-    reached = reached && std::ranges::all_of(section.ladder, [](const Slot& slot) { return conducts(slot); });
+    reached = reached &&
+              std::ranges::all_of(section.ladder, [](const Slot& slot) { return conducts(slot); });
     if (std::holds_alternative<DriverEnd>(section.end)) {
         paths.push_back(reached);
         return;
@@ -244,10 +246,13 @@ bool netPath(const Graph& graph, std::size_t driver) {
     }
     for (std::size_t other = 0; other < graph.drivers.size(); ++other) {
         if (other != driver) {
-            group[rootOf(group, graph.drivers[other].from)] = rootOf(group, graph.drivers[other].to);
+            group[rootOf(group, graph.drivers[other].from)] =
+                rootOf(group, graph.drivers[other].to);
         }
     }
-    const auto together = [&](std::size_t a, std::size_t b) { return rootOf(group, a) == rootOf(group, b); };
+    const auto together = [&](std::size_t a, std::size_t b) {
+        return rootOf(group, a) == rootOf(group, b);
+    };
     const auto& d = graph.drivers[driver];
     return (together(d.from, inNode) && together(d.to, returnNode)) ||
            (together(d.to, inNode) && together(d.from, returnNode));
@@ -275,14 +280,17 @@ void addBetween(Axis& axis, double from, double to, std::size_t count) {
 }
 
 /// The point of least value, with its neighbours as the new stretch.
-Valley lowestOf(const Valley& valley, std::span<const double> axis, std::span<const double> values) {
+Valley
+lowestOf(const Valley& valley, std::span<const double> axis, std::span<const double> values) {
     const auto k = static_cast<std::size_t>(std::ranges::min_element(values) - values.begin());
-    return {k == 0 ? valley.from : axis[k - 1], k + 1 == axis.size() ? valley.to : axis[k + 1], {values[k], axis[k]}};
+    return {k == 0 ? valley.from : axis[k - 1],
+            k + 1 == axis.size() ? valley.to : axis[k + 1],
+            {values[k], axis[k]}};
 }
 
 /// Least value of a positive function of the complex impedance: first on the axis, then between its
-/// points wherever these leave room for something lower. A solution of 64 points costs little more
-/// than one of a single point, so valleys are looked into by whole combs of points.
+/// points wherever these leave room for something lower. A solution of a block of points costs
+/// little more than one of a single point, so valleys are looked into by whole combs of points.
 template <class Measure>
 Result<Lowest> leastOf(const Circuit& circuit,
                        const LoadsOn& loadsOn,
@@ -312,7 +320,8 @@ Result<Lowest> leastOf(const Circuit& circuit,
     std::vector<Valley> valleys;
     Axis combs;
     for (std::size_t k = 1; k + 1 < axis.size(); ++k) {
-        if (values[k] <= values[k - 1] && values[k] <= values[k + 1] && values[k] * couldFall < lowest.ohms) {
+        if (values[k] <= values[k - 1] && values[k] <= values[k + 1] &&
+            values[k] * couldFall < lowest.ohms) {
             valleys.push_back({axis[k - 1], axis[k + 1], {values[k], axis[k]}});
             addBetween(combs, axis[k - 1], axis[k + 1], comb);
         }
@@ -322,7 +331,9 @@ Result<Lowest> leastOf(const Circuit& circuit,
     }
     YF_TRY(combed, valuesOn(combs));
     for (std::size_t i = 0; i < valleys.size(); ++i) {
-        valleys[i] = lowestOf(valleys[i], std::span(combs).subspan(i * comb, comb), std::span(combed).subspan(i * comb, comb));
+        valleys[i] = lowestOf(valleys[i],
+                              std::span(combs).subspan(i * comb, comb),
+                              std::span(combed).subspan(i * comb, comb));
         lowest = valleys[i].lowest.ohms < lowest.ohms ? valleys[i].lowest : lowest;
     }
 
@@ -344,12 +355,14 @@ Result<Lowest> leastOf(const Circuit& circuit,
     return lowest;
 }
 
-double modulus(const Complex& Z) { return std::abs(Z); }
+double modulus(const Complex& Z) {
+    return std::abs(Z);
+}
 
-constexpr double leastEpdr = 2.0;     ///< Ω, rule of thumb for a class-B amplifier
-constexpr double shortCircuit = 1.0;  ///< Ω
-constexpr double nearShort = 2.0;     ///< Ω
-constexpr double trebleFs = 500.0;    ///< Hz: a driver resonating above this takes no direct current
+constexpr double leastEpdr = 2.0;    ///< Ω, rule of thumb for a class-B amplifier
+constexpr double shortCircuit = 1.0; ///< Ω
+constexpr double nearShort = 2.0;    ///< Ω
+constexpr double trebleFs = 500.0;   ///< Hz: a driver resonating above this takes no direct current
 
 } // namespace
 
@@ -367,7 +380,8 @@ Axis audibleAxis(const curve::Range& extent) {
     return axis;
 }
 
-Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
+Result<Lowest>
+leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
     YF_TRY(solution, solve(circuit, onAxis));
     return leastOf(circuit, loadsOn, onAxis.loads().axis, solution.impedances, modulus);
 }
@@ -390,7 +404,8 @@ std::vector<bool> dcPaths(const Circuit& circuit) {
     return paths;
 }
 
-Result<AmplifierLoad> amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, double minimum) {
+Result<AmplifierLoad>
+amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, double minimum) {
     YF_TRY(loads, loadsOn(axis));
     YF_TRY(solution, solve(circuit, PreparedLoads(loads)));
     AmplifierLoad load;
@@ -444,8 +459,8 @@ Result<AmplifierLoad> amplifierLoad(const Circuit& circuit, const LoadsOn& loads
 }
 
 Result<AmplifierLoad> loadOf(const LoadRequest& request) {
-    constexpr double ratedShare = 0.8;    // IEC 60268-5, from memory
-    constexpr double usualMinimum = 3.2;  // 80 % of 4 Ω
+    constexpr double ratedShare = 0.8;   // IEC 60268-5, from memory
+    constexpr double usualMinimum = 3.2; // 80 % of 4 Ω
     const double ofRating = request.rated ? ratedShare * *request.rated : 0.0;
     const double given = request.minimum.value_or(request.rated ? 0.0 : usualMinimum);
     const double minimum = std::max(given, ofRating);

@@ -14,8 +14,11 @@ struct LoadRequest {
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.network, q::Group{"network", "the network"});
-        field(self.minimum, q::loadResistance.as("min_ohm", "least modulus that the amplifier takes; 3.2 unless given or rated"));
-        field(self.rated, q::loadResistance.as("rated_ohm", "rated impedance; 80 % of it is the limit"));
+        field(self.minimum,
+              q::loadResistance.as(
+                  "min_ohm", "least modulus that the amplifier takes; 3.2 unless given or rated"));
+        field(self.rated,
+              q::loadResistance.as("rated_ohm", "rated impedance; 80 % of it is the limit"));
     }
 };
 
@@ -50,7 +53,8 @@ struct AmplifierLoad {
 /// Least |Z| of a circuit over the axis of `onAxis`: its points, then each valley that could hold
 /// something lower narrowed down between its neighbours (a trap's dip is narrower than a grid
 /// step). `onAxis` is what `loadsOn` gives for its axis, made ready once for many circuits.
-[[nodiscard]] Result<Lowest> leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
+[[nodiscard]] Result<Lowest>
+leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
 
 /// 20 Hz to 20 kHz within `extent`: the design axis's points and both ends.
 [[nodiscard]] Axis audibleAxis(const curve::Range& extent);

@@ -23,9 +23,9 @@ struct Load {
     std::optional<std::vector<Complex>> pressure; ///< Pa for 2.83 V at its own terminals
     double delay{};                               ///< s, extra
     Role role{Role::bass};
-    double dcResistance{};                        ///< Ω at 0 Hz
-    double fs{};                                  ///< Hz; 0 where unknown
-    bool openAtHighFrequency{true};               ///< its coil blocks; a plain resistor does not
+    double dcResistance{};          ///< Ω at 0 Hz
+    double fs{};                    ///< Hz; 0 where unknown
+    bool openAtHighFrequency{true}; ///< its coil blocks; a plain resistor does not
 
     bool operator==(const Load&) const = default;
 };
@@ -42,7 +42,7 @@ struct Loads {
 
 struct Grid;
 
-/// Loads in the form that the solvers read: real and imaginary parts apart, in blocks of 64
+/// Loads in the form that the solvers read: real and imaginary parts apart, in blocks of
 /// frequencies, admittances ready. Made once for each set of curves, shared by every solution.
 class PreparedLoads {
 public:

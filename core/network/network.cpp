@@ -48,7 +48,8 @@ struct DriverKeys {
         field(self.phases, q::phases);
         field(self.re, q::impedancesRe);
         field(self.im, q::impedancesIm);
-        field(self.role, q::Choice<3>{"role", {"bass", "mid", "treble"}, "what the driver is for", 0});
+        field(self.role,
+              q::Choice<3>{"role", {"bass", "mid", "treble"}, "what the driver is for", 0});
         field(self.response, q::Group{"response", "level and phase for 2.83 V"});
         field(self.delay, q::delay.orElse(0.0));
     }
@@ -78,26 +79,29 @@ bool contains(const std::vector<std::string>& keys, const std::string& key) {
 
 std::optional<Error> checkAxis(const std::vector<double>& frequencies, const std::string& path) {
     if (frequencies.size() < 2) {
-        return Error{path, std::to_string(frequencies.size()) + " entries given", "must have at least 2"};
+        return Error{
+            path, std::to_string(frequencies.size()) + " entries given", "must have at least 2"};
     }
     for (std::size_t i = 1; i < frequencies.size(); ++i) {
         if (!(frequencies[i] > frequencies[i - 1])) {
             return Error{path,
-                         "entry " + std::to_string(i + 1) + " (" + text::printNumber(frequencies[i]) +
-                             ") is not above entry " + std::to_string(i) + " (" +
-                             text::printNumber(frequencies[i - 1]) + ")",
+                         "entry " + std::to_string(i + 1) + " (" +
+                             text::printNumber(frequencies[i]) + ") is not above entry " +
+                             std::to_string(i) + " (" + text::printNumber(frequencies[i - 1]) + ")",
                          ""};
         }
     }
     return std::nullopt;
 }
 
-std::optional<Error> checkLength(std::size_t values, std::size_t frequencies, const std::string& path) {
+std::optional<Error>
+checkLength(std::size_t values, std::size_t frequencies, const std::string& path) {
     if (values == frequencies) {
         return std::nullopt;
     }
     return Error{path,
-                 std::to_string(values) + " values for " + std::to_string(frequencies) + " entries of frequencies_hz",
+                 std::to_string(values) + " values for " + std::to_string(frequencies) +
+                     " entries of frequencies_hz",
                  ""};
 }
 
@@ -112,13 +116,15 @@ Result<curve::Curve> readImpedanceTable(const DriverKeys& keys, const std::strin
     const bool polar = keys.moduli || keys.phases;
     const bool cartesian = keys.re || keys.im;
     if (polar == cartesian) {
-        return Error{text::join(path, "impedances_ohm"),
-                     polar ? "given together with impedances_ohm_re" : "missing",
-                     "an impedance table is impedances_ohm with phases_deg, or impedances_ohm_re with _im"};
+        return Error{
+            text::join(path, "impedances_ohm"),
+            polar ? "given together with impedances_ohm_re" : "missing",
+            "an impedance table is impedances_ohm with phases_deg, or impedances_ohm_re with _im"};
     }
     const auto& first = polar ? keys.moduli : keys.re;
     const auto& second = polar ? keys.phases : keys.im;
-    const char* names[2][2] = {{"impedances_ohm_re", "impedances_ohm_im"}, {"impedances_ohm", "phases_deg"}};
+    const char* names[2][2] = {{"impedances_ohm_re", "impedances_ohm_im"},
+                               {"impedances_ohm", "phases_deg"}};
     for (std::size_t i = 0; i < 2; ++i) {
         const auto& list = i == 0 ? first : second;
         const std::string listPath = text::join(path, names[polar ? 1 : 0][i]);
@@ -131,9 +137,11 @@ Result<curve::Curve> readImpedanceTable(const DriverKeys& keys, const std::strin
     }
     std::vector<Complex> Z;
     for (std::size_t i = 0; i < first->size(); ++i) {
-        Z.push_back(polar ? std::polar((*first)[i], (*second)[i]) : Complex{(*first)[i], (*second)[i]});
+        Z.push_back(polar ? std::polar((*first)[i], (*second)[i])
+                          : Complex{(*first)[i], (*second)[i]});
         if (std::abs(Z.back()) == 0.0) {
-            return Error{text::join(text::join(path, names[0][0]), i), "0 ohms given", "must not be 0"};
+            return Error{
+                text::join(text::join(path, names[0][0]), i), "0 ohms given", "must not be 0"};
         }
     }
     return curve::Curve(*keys.frequencies, std::move(Z), curve::Phase::own);
@@ -148,20 +156,24 @@ Result<std::optional<curve::Curve>> readResponse(const DriverKeys& keys, const s
     if (auto error = checkAxis(r.frequencies, text::join(inner, "frequencies_hz"))) {
         return *error;
     }
-    if (auto error = checkLength(r.levels.size(), r.frequencies.size(), text::join(inner, "levels_db"))) {
+    if (auto error =
+            checkLength(r.levels.size(), r.frequencies.size(), text::join(inner, "levels_db"))) {
         return *error;
     }
-    if (auto error = checkLength(r.phases.size(), r.frequencies.size(), text::join(inner, "phases_deg"))) {
+    if (auto error =
+            checkLength(r.phases.size(), r.frequencies.size(), text::join(inner, "phases_deg"))) {
         return *error;
     }
     std::vector<Complex> p;
     for (std::size_t i = 0; i < r.levels.size(); ++i) {
-        p.push_back(std::polar(quantity::referencePressure * quantity::gain(r.levels[i]), r.phases[i]));
+        p.push_back(
+            std::polar(quantity::referencePressure * quantity::gain(r.levels[i]), r.phases[i]));
     }
     return std::optional(curve::Curve(r.frequencies, std::move(p), curve::Phase::common));
 }
 
-Result<NamedDriver> readDriver(const std::string& name, const Value& value, const std::string& path) {
+Result<NamedDriver>
+readDriver(const std::string& name, const Value& value, const std::string& path) {
     if (value.object() == nullptr) {
         return text::wrongKind(path, value, "an object");
     }
@@ -182,11 +194,16 @@ Result<NamedDriver> readDriver(const std::string& name, const Value& value, cons
     const bool table = keys.frequencies || keys.moduli || keys.re || keys.im;
     const int forms = (keys.resistance ? 1 : 0) + (table ? 1 : 0) + (model.empty() ? 0 : 1);
     if (forms != 1) {
-        return Error{path,
-                     forms == 0 ? "no impedance given" : "an impedance given in more than one form",
-                     "must be r_ohm, a table with frequencies_hz, or Re_ohm with fs_hz, Qms and Qes"};
+        return Error{
+            path,
+            forms == 0 ? "no impedance given" : "an impedance given in more than one form",
+            "must be r_ohm, a table with frequencies_hz, or Re_ohm with fs_hz, Qms and Qes"};
     }
-    NamedDriver driver{.name = name, .impedance = ResistorLoad{}, .response = {}, .role = keys.role, .delay = keys.delay};
+    NamedDriver driver{.name = name,
+                       .impedance = ResistorLoad{},
+                       .response = {},
+                       .role = keys.role,
+                       .delay = keys.delay};
     if (keys.resistance) {
         driver.impedance = ResistorLoad{*keys.resistance};
     } else if (table) {
@@ -232,7 +249,8 @@ Value writeDriver(const NamedDriver& driver) {
     object.push_back({"role", roles[static_cast<std::size_t>(driver.role)]});
     if (driver.response) {
         ResponseKeys keys{.frequencies = driver.response->frequencies(),
-                          .levels = curve::levels(driver.response->values(), quantity::referencePressure),
+                          .levels =
+                              curve::levels(driver.response->values(), quantity::referencePressure),
                           .phases = curve::angles(driver.response->values())};
         object.push_back({"response", text::write(keys)});
     }
@@ -242,14 +260,18 @@ Value writeDriver(const NamedDriver& driver) {
     return object;
 }
 
-std::optional<Error> checkDriverNames(const Circuit& circuit, const std::vector<NamedDriver>& drivers, const std::string& path) {
+std::optional<Error> checkDriverNames(const Circuit& circuit,
+                                      const std::vector<NamedDriver>& drivers,
+                                      const std::string& path) {
     for (const DriverEnd& end : driverEnds(circuit)) {
         if (std::ranges::find(drivers, end.driver, &NamedDriver::name) == drivers.end()) {
             std::vector<std::string> names;
             std::ranges::transform(drivers, std::back_inserter(names), &NamedDriver::name);
             return Error{text::join(path, "drivers"),
                          "has no driver '" + end.driver + "'",
-                         names.empty() ? "it is empty" : "the nearest known driver is " + text::nearest(end.driver, names)};
+                         names.empty()
+                             ? "it is empty"
+                             : "the nearest known driver is " + text::nearest(end.driver, names)};
         }
     }
     return std::nullopt;
@@ -260,7 +282,8 @@ bool blocksHighFrequency(const DriverSource& source) {
         return false;
     }
     if (const auto* model = std::get_if<driver::ImpedanceModel>(&source)) {
-        const bool none = model->inductance ? *model->inductance == driver::InductanceModel::none : !model->Le;
+        const bool none =
+            model->inductance ? *model->inductance == driver::InductanceModel::none : !model->Le;
         return !none;
     }
     return true;
@@ -284,7 +307,8 @@ ReadyDriver makeReady(const NamedDriver& driver) {
     return ready;
 }
 
-Result<std::vector<Complex>> asked(const curve::Interpolant& curve, const Axis& axis, const std::string& path) {
+Result<std::vector<Complex>>
+asked(const curve::Interpolant& curve, const Axis& axis, const std::string& path) {
     auto values = curve.at(axis);
     if (!values) {
         return text::under(path, values.error());
@@ -326,7 +350,8 @@ Result<Network> Network::read(const Value& value, const std::string& path) {
     const Value* drivers = value.find("drivers");
     if (drivers == nullptr || drivers->object() == nullptr) {
         return Error{driversPath,
-                     drivers == nullptr ? "missing" : std::string(text::kindOf(*drivers)) + " given",
+                     drivers == nullptr ? "missing"
+                                        : std::string(text::kindOf(*drivers)) + " given",
                      "must be an object of drivers by name"};
     }
     for (const text::Member& member : *drivers->object()) {
@@ -384,7 +409,9 @@ LoadsOn loadSource(const Network& network) {
     };
 }
 
-Result<Loads> loadsOn(const Network& network, const Axis& axis) { return loadSource(network)(axis); }
+Result<Loads> loadsOn(const Network& network, const Axis& axis) {
+    return loadSource(network)(axis);
+}
 
 Axis coveredAxis(const Network& network) {
     double from = curve::designAxis().front();
@@ -411,7 +438,8 @@ std::optional<Error> check(const SolveInput& input) {
     if (input.frequencies->empty()) {
         return Error{"frequencies_hz", "0 entries given", "must have at least 1"};
     }
-    return input.frequencies->size() == 1 ? std::nullopt : checkAxis(*input.frequencies, "frequencies_hz");
+    return input.frequencies->size() == 1 ? std::nullopt
+                                          : checkAxis(*input.frequencies, "frequencies_hz");
 }
 
 Value SolveOutput::write() const {
@@ -466,7 +494,8 @@ Result<SolveOutput> solveNetwork(const SolveInput& input) {
     const PreparedLoads prepared(loads);
     YF_TRY(solution, solve(input.network.circuit, prepared, input.method));
     YF_TRY(pressure, pressures(input.network.circuit, loads, solution));
-    const bool acoustic = std::ranges::any_of(loads.drivers, [](const Load& load) { return load.pressure.has_value(); });
+    const bool acoustic = std::ranges::any_of(
+        loads.drivers, [](const Load& load) { return load.pressure.has_value(); });
     return SolveOutput{.frequencies = axis,
                        .driverNames = solution.driverNames,
                        .drives = solution.drives,

@@ -5,6 +5,7 @@
 #include "core/network/grid.h"
 
 #include <Eigen/Dense>
+
 #include <algorithm>
 #include <cmath>
 #include <numeric>
@@ -37,7 +38,8 @@ struct TreeEdge {
 /// other parts.
 class SpanningTree {
 public:
-    explicit SpanningTree(const Graph& graph) : group_(graph.nodes.size()), edges_(graph.nodes.size()) {
+    explicit SpanningTree(const Graph& graph)
+        : group_(graph.nodes.size()), edges_(graph.nodes.size()) {
         std::iota(group_.begin(), group_.end(), std::size_t{0});
         offer(inNode, returnNode, known);
         for (const auto& driver : graph.drivers) {
@@ -149,7 +151,8 @@ public:
             const bool constraintsOnly = step >= free;
             std::size_t best = n_;
             std::size_t fewest = n_ + 1;
-            for (std::size_t i = constraintsOnly ? free : 0; i < (constraintsOnly ? n_ : free); ++i) {
+            for (std::size_t i = constraintsOnly ? free : 0; i < (constraintsOnly ? n_ : free);
+                 ++i) {
                 if (!gone[i]) {
                     std::size_t degree = 0;
                     for (std::size_t j = 0; j < n_; ++j) {
@@ -268,41 +271,30 @@ public:
             lowerToSquare(least, pivot);
             reciprocal(inverses_[k], pivot);
             const auto& below = rowsBelow_[k];
-            for (std::size_t row = below.size(); row-- > 0;) {
-                // The last row first: entries of column k are still those of A when they are used.
-                Block& Aik = entries_[slot_[below[row] * n_ + k]];
-                Block factor = Aik;
-                multiply(factor, inverses_[k]);
+            // Column k keeps the entries of A; L = A·D⁻¹ is formed where it is used.
+            for (std::size_t row = 0; row < below.size(); ++row) {
+                Block factor;
+                setProduct(factor, entries_[slot_[below[row] * n_ + k]], inverses_[k]);
                 for (std::size_t column = 0; column <= row; ++column) {
                     subtractProduct(entries_[slot_[below[row] * n_ + below[column]]],
                                     factor,
                                     entries_[slot_[below[column] * n_ + k]]);
                 }
-                Aik = factor;
-            }
-            // Few branches touch the source: most right sides are nothing for a while.
-            if (rhsFresh(k)) {
-                continue;
-            }
-            for (const std::size_t i : below) {
-                if (rhsFresh(i)) {
-                    setNegatedProduct(rhs_[i], entries_[slot_[i * n_ + k]], rhs_[k]);
-                    rhsFresh(i) = 0;
-                } else {
-                    subtractProduct(rhs_[i], entries_[slot_[i * n_ + k]], rhs_[k]);
+                // Few branches touch the source: most right sides are nothing for a while.
+                if (rhsFresh(k) == 0) {
+                    eliminate(below[row], factor, k);
                 }
             }
         }
         for (std::size_t k = n_; k-- > 0;) {
-            if (rhsFresh(k)) {
+            if (rhsFresh(k) != 0) {
                 fill(rhs_[k], 0.0);
                 rhsFresh(k) = 0;
-            } else {
-                multiply(rhs_[k], inverses_[k]);
             }
             for (const std::size_t i : rowsBelow_[k]) {
                 subtractProduct(rhs_[k], entries_[slot_[i * n_ + k]], rhs_[i]);
             }
+            multiply(rhs_[k], inverses_[k]);
         }
         Weak weak{};
         for (std::size_t f = 0; f < blockSize; ++f) {
@@ -363,6 +355,16 @@ private:
         }
     }
 
+    /// rhs_i −= L_ik·rhs_k
+    void eliminate(std::size_t i, const Block& L, std::size_t k) {
+        if (rhsFresh(i) != 0) {
+            setNegatedProduct(rhs_[i], L, rhs_[k]);
+            rhsFresh(i) = 0;
+        } else {
+            subtractProduct(rhs_[i], L, rhs_[k]);
+        }
+    }
+
     [[nodiscard]] char& rhsFresh(std::size_t i) { return fresh_[entries_.size() + i]; }
 
     /// Entries that only fill-in will reach, and the source's own if nothing hangs on it.
@@ -379,14 +381,16 @@ private:
         }
     }
 
-    void solveDensely(const std::vector<Block>& matrix, const std::vector<Block>& right, std::size_t f) {
+    void
+    solveDensely(const std::vector<Block>& matrix, const std::vector<Block>& right, std::size_t f) {
         const auto n = static_cast<Eigen::Index>(n_);
         Eigen::MatrixXcd A = Eigen::MatrixXcd::Zero(n, n);
         Eigen::VectorXcd b(n);
         const auto value = [&](const Block& block) { return Complex{block.re[f], block.im[f]}; };
         for (std::size_t j = 0; j < n_; ++j) {
             b(static_cast<Eigen::Index>(j)) = value(right[j]);
-            A(static_cast<Eigen::Index>(j), static_cast<Eigen::Index>(j)) = value(matrix[slot_[j * n_ + j]]);
+            A(static_cast<Eigen::Index>(j), static_cast<Eigen::Index>(j)) =
+                value(matrix[slot_[j * n_ + j]]);
             for (const std::size_t i : rowsBelow_[j]) {
                 const Complex entry = value(matrix[slot_[i * n_ + j]]);
                 A(static_cast<Eigen::Index>(i), static_cast<Eigen::Index>(j)) = entry;
@@ -434,17 +438,19 @@ std::vector<CoupledGroup> coupledGroups(const Circuit& circuit, const Graph& gra
         }
         return static_cast<std::size_t>(found - group.branches.begin());
     };
+
     struct Mutual {
         std::size_t a;
         std::size_t b;
         double M;
     };
+
     std::vector<Mutual> mutuals;
     for (const Coupling& coupling : circuit.couplings) {
         const std::size_t first = branchOf(coupling.first);
         const std::size_t second = branchOf(coupling.second);
-        const double M =
-            coupling.k * std::sqrt(graph.parts[first].port.part()->value * graph.parts[second].port.part()->value);
+        const double M = coupling.k * std::sqrt(graph.parts[first].port.part()->value *
+                                                graph.parts[second].port.part()->value);
         mutuals.push_back({indexOf(first), indexOf(second), M});
     }
     if (group.branches.empty()) {
@@ -544,7 +550,10 @@ public:
     [[nodiscard]] const Pattern& pattern() const { return pattern_; }
 
 private:
-    void stampAll(const Grid& grid, const std::vector<std::size_t>& loadOfEnd, std::size_t block, System& system) const {
+    void stampAll(const Grid& grid,
+                  const std::vector<std::size_t>& loadOfEnd,
+                  std::size_t block,
+                  System& system) const {
         system.clear();
         Block y;
         for (std::size_t i = 0; i < p_.graph.parts.size(); ++i) {
@@ -609,7 +618,10 @@ private:
         }
     }
 
-    void stampCoupled(System& system, const CoupledGroup& group, const Grid& grid, std::size_t block) const {
+    void stampCoupled(System& system,
+                      const CoupledGroup& group,
+                      const Grid& grid,
+                      std::size_t block) const {
         const std::size_t m = group.branches.size();
         std::vector<Block> Z(m);
         for (std::size_t i = 0; i < m; ++i) {
@@ -620,7 +632,8 @@ private:
         for (std::size_t f = 0; f < blockSize; ++f) {
             Eigen::MatrixXcd matrix = Complex{0.0, grid.omega[block][f]} * group.mutual;
             for (std::size_t i = 0; i < m; ++i) {
-                matrix(static_cast<Eigen::Index>(i), static_cast<Eigen::Index>(i)) = {Z[i].re[f], Z[i].im[f]};
+                matrix(static_cast<Eigen::Index>(i), static_cast<Eigen::Index>(i)) = {Z[i].re[f],
+                                                                                      Z[i].im[f]};
             }
             const Eigen::MatrixXcd inverse = matrix.partialPivLu().inverse();
             for (Eigen::Index i = 0; i < n; ++i) {
@@ -633,8 +646,9 @@ private:
         }
         for (std::size_t i = 0; i < m; ++i) {
             for (std::size_t j = 0; j < m; ++j) {
-                system.stamp(
-                    p_.partVoltages[group.branches[i]], p_.partVoltages[group.branches[j]], Y[i * m + j]);
+                system.stamp(p_.partVoltages[group.branches[i]],
+                             p_.partVoltages[group.branches[j]],
+                             Y[i * m + j]);
             }
         }
     }
@@ -663,7 +677,9 @@ private:
 
 } // namespace
 
-Solution solveNodal(const Circuit& circuit, const PreparedLoads& loads, const std::vector<std::size_t>& loadOfEnd) {
+Solution solveNodal(const Circuit& circuit,
+                    const PreparedLoads& loads,
+                    const std::vector<std::size_t>& loadOfEnd) {
     const Grid& grid = loads.grid();
     const NodalSolver solver(circuit);
     System system(solver.pattern());

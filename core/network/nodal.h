@@ -12,7 +12,7 @@ namespace yf::network {
 /// which in a series network of fourth order at 10 Hz would cost nine digits. Transformers add one
 /// constraint row each, coupled coils the inverse of their impedance matrix.
 /// The symmetric matrix is factored as LDLᵀ without pivoting, elimination order and fill found
-/// once, over blocks of 64 frequencies; a frequency whose pivot falls below 1e-10 of the largest
+/// once, over blocks of frequencies; a frequency whose pivot falls below 1e-10 of the largest
 /// entry is solved again densely with pivoting.
 /// Sources: Branin 1967 (cut-set analysis); George & Liu 1981 (minimum degree);
 /// docs/theory/network.md.

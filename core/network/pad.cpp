@@ -34,7 +34,9 @@ std::optional<Error> check(const PadRequest& r) {
         if (r.attenuation) {
             return Error{"attenuation_db", "given", "is the answer for kind measured"};
         }
-        return !r.series ? std::optional(need("series_ohm")) : !r.shunt ? std::optional(need("shunt_ohm")) : std::nullopt;
+        return !r.series  ? std::optional(need("series_ohm"))
+               : !r.shunt ? std::optional(need("shunt_ohm"))
+                          : std::nullopt;
     }
     if (r.series || r.shunt) {
         return Error{r.series ? "series_ohm" : "shunt_ohm", "given", "is the answer for this kind"};
@@ -50,7 +52,8 @@ Result<Pad> pad(const PadRequest& r) {
     const double k = quantity::gain(-*r.attenuation);
     const bool constant = r.kind == PadKind::lPad;
     const double series = constant ? load * (1.0 - k) : load * (1.0 / k - 1.0);
-    const std::optional<double> shunt = constant ? std::optional(load * k / (1.0 - k)) : std::nullopt;
+    const std::optional<double> shunt =
+        constant ? std::optional(load * k / (1.0 - k)) : std::nullopt;
     Pad pad = judged(series, shunt, load, r.voltage);
     if (r.eSeries) {
         pad.seriesSnapped = nearestValue(series, *r.eSeries);

@@ -19,10 +19,15 @@ struct PadRequest {
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
-        field(self.kind, q::Choice<3>{"kind", {"l-pad", "series", "measured"}, "two resistors, one, or an old control as found", 0});
+        field(self.kind,
+              q::Choice<3>{"kind",
+                           {"l-pad", "series", "measured"},
+                           "two resistors, one, or an old control as found",
+                           0});
         field(self.attenuation, q::attenuation);
         field(self.load, q::loadResistance);
-        field(self.series, q::Quantity{"R", "series_ohm", 1.0, "Ω", 0.0, 1e9, "resistor in the line, as found"});
+        field(self.series,
+              q::Quantity{"R", "series_ohm", 1.0, "Ω", 0.0, 1e9, "resistor in the line, as found"});
         field(self.shunt, q::resistance.as("shunt_ohm", "resistor across the load, as found"));
         field(self.voltage, q::voltage.orElse(2.83));
         field(self.eSeries, eSeriesKey);

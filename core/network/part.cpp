@@ -61,7 +61,8 @@ text::Unit unitOf(PartKind kind) {
 }
 
 const q::Quantity& quantityOf(PartKind kind) {
-    static constexpr const q::Quantity* quantities[] = {&q::resistance, &q::inductance, &q::capacitance};
+    static constexpr const q::Quantity* quantities[] = {
+        &q::resistance, &q::inductance, &q::capacitance};
     return *quantities[static_cast<std::size_t>(kind)];
 }
 
@@ -174,13 +175,16 @@ Done readLossWord(Part& part, const std::string& word, const std::string& path) 
 Result<Part> readPartText(const std::string& text, const std::string& path) {
     const std::vector<std::string> parts = words(text);
     if (parts.size() < 2) {
-        return Error{path, "'" + text + "' given", "must be ID VALUE [key=value …], such as \"C1 12uF esr=0.05\""};
+        return Error{path,
+                     "'" + text + "' given",
+                     "must be ID VALUE [key=value …], such as \"C1 12uF esr=0.05\""};
     }
     Part part;
     part.id = parts[0];
     const auto kind = kindOfLetter(part.id.front());
     if (!kind) {
-        return Error{path, "'" + part.id + "' given", "the first letter of a part's ID must be R, L or C"};
+        return Error{
+            path, "'" + part.id + "' given", "the first letter of a part's ID must be R, L or C"};
     }
     part.kind = *kind;
     std::size_t next = 2;
@@ -207,7 +211,9 @@ Result<Part> readPartObject(const text::Value& value, const std::string& path) {
     part.id = object.id;
     part.kind = object.kind;
     if (part.id.empty() || kindOfLetter(part.id.front()) != part.kind) {
-        return Error{text::join(path, "id"), "'" + part.id + "' given", "the first letter must be the part's kind"};
+        return Error{text::join(path, "id"),
+                     "'" + part.id + "' given",
+                     "the first letter must be the part's kind"};
     }
     const std::optional<double>* values[] = {&object.ohm, &object.henry, &object.farad};
     static constexpr std::string_view keys[] = {"value_ohm", "value_h", "value_f"};
@@ -259,7 +265,9 @@ std::string partText(const Part& part) {
 
 } // namespace
 
-char letter(PartKind kind) { return "RLC"[static_cast<std::size_t>(kind)]; }
+char letter(PartKind kind) {
+    return "RLC"[static_cast<std::size_t>(kind)];
+}
 
 double lossResistance(const Part& part) {
     switch (part.kind) {
@@ -371,7 +379,8 @@ double customaryUnit(PartKind kind) {
 
 Result<Part> typedPart(const Part& old, const std::string& text) {
     std::vector<std::string> typed = words(text);
-    const auto firstKey = std::ranges::find_if(typed, [](const std::string& w) { return w.find('=') != std::string::npos; });
+    const auto firstKey = std::ranges::find_if(
+        typed, [](const std::string& w) { return w.find('=') != std::string::npos; });
     std::string head;
     for (auto word = typed.begin(); word != firstKey; ++word) {
         head += (head.empty() ? "" : " ") + *word;
@@ -383,7 +392,9 @@ Result<Part> typedPart(const Part& old, const std::string& text) {
             return Error{old.id, value.error().given, value.error().allowed};
         }
         if (!(*value > 0.0)) {
-            return Error{old.id, "'" + head + "' given", "a part's value must be above zero; to be without it, take it out"};
+            return Error{old.id,
+                         "'" + head + "' given",
+                         "a part's value must be above zero; to be without it, take it out"};
         }
         YF_TRY(checked, inside(*value, quantityOf(old.kind), old.id));
         static_cast<void>(checked);

@@ -60,12 +60,17 @@ struct OnePort {
     std::variant<Part, Composite> content;
 
     OnePort() = default;
+
     OnePort(Part part) : content(std::move(part)) {}
+
     OnePort(Composite composite) : content(std::move(composite)) {}
 
     [[nodiscard]] const Part* part() const { return std::get_if<Part>(&content); }
+
     [[nodiscard]] Part* part() { return std::get_if<Part>(&content); }
+
     [[nodiscard]] const Composite* composite() const { return std::get_if<Composite>(&content); }
+
     [[nodiscard]] Composite* composite() { return std::get_if<Composite>(&content); }
 
     bool operator==(const OnePort&) const = default;
@@ -74,8 +79,8 @@ struct OnePort {
 /// Every part of a one-port in writing order.
 void forEachPart(const OnePort& port, const std::function<void(const Part&)>& visit);
 
-/// A part from text ("C1 12uF esr=0.05 tol=5") or from an object; the subject of an error is `path`.
-/// A bare letter as ID is left bare: the network numbers it.
+/// A part from text ("C1 12uF esr=0.05 tol=5") or from an object; the subject of an error is
+/// `path`. A bare letter as ID is left bare: the network numbers it.
 [[nodiscard]] Result<Part> readPart(const text::Value& value, const std::string& path);
 
 /// Text where it reads back equal, else an object.

@@ -42,7 +42,8 @@ LongComplex evaluate(const Polynomial& p, LongComplex s) {
 Polynomial butterworth(int N) {
     std::vector<LongComplex> poles;
     for (int k = 1; k <= N; ++k) {
-        poles.push_back(std::polar(1.0L, pi * static_cast<Long>(2 * k + N - 1) / static_cast<Long>(2 * N)));
+        poles.push_back(
+            std::polar(1.0L, pi * static_cast<Long>(2 * k + N - 1) / static_cast<Long>(2 * N)));
     }
     return fromRoots(poles);
 }
@@ -63,7 +64,8 @@ Polynomial bessel(int N) {
     const auto factorial = [](int n) { return std::tgamma(static_cast<Long>(n) + 1.0L); };
     for (int k = 0; k <= N; ++k) {
         D[static_cast<std::size_t>(k)] =
-            factorial(2 * N - k) / (std::pow(2.0L, static_cast<Long>(N - k)) * factorial(k) * factorial(N - k));
+            factorial(2 * N - k) /
+            (std::pow(2.0L, static_cast<Long>(N - k)) * factorial(k) * factorial(N - k));
     }
     const Long constant = D[0];
     for (Long& c : D) {
@@ -157,7 +159,8 @@ std::vector<LongComplex> roots(const Polynomial& p) {
         radius = std::max(radius, std::pow(std::abs(p[i] / p[n]), 1.0L / static_cast<Long>(n - i)));
     }
     for (std::size_t i = 0; i < n; ++i) {
-        z.push_back(std::polar(radius, 0.4L + 2.0L * pi * static_cast<Long>(i) / static_cast<Long>(n)));
+        z.push_back(
+            std::polar(radius, 0.4L + 2.0L * pi * static_cast<Long>(i) / static_cast<Long>(n)));
     }
     for (int iteration = 0; iteration < 500; ++iteration) {
         Long moved = 0.0L;
@@ -185,7 +188,9 @@ struct OnePortFunction {
     Polynomial denominator;
 };
 
-Polynomial withoutLowest(const Polynomial& p) { return {p.begin() + 1, p.end()}; }
+Polynomial withoutLowest(const Polynomial& p) {
+    return {p.begin() + 1, p.end()};
+}
 
 /// Removes a pole at zero, W = k/s + rest, from numerator/denominator whose denominator begins
 /// with s; returns k.

@@ -19,11 +19,12 @@ using Polynomial = std::vector<long double>;
 struct PrototypeRequest {
     Alignment alignment{};
     int order{};
-    double ripple{0.5};      ///< dB, Chebyshev only
+    double ripple{0.5};                    ///< dB, Chebyshev only
     double levelAtFx{-3.0102999566398120}; ///< dB re 0 Hz at ω = 1, at its last crossing
 };
 
-/// D(s) of H(s) = 1/D(s) with D(0) = 1, scaled so that the last crossing of the level lies at ω = 1.
+/// D(s) of H(s) = 1/D(s) with D(0) = 1, scaled so that the last crossing of the level lies at ω
+/// = 1.
 ///
 /// Butterworth: poles e^(jπ(2k+N−1)/2N). Linkwitz-Riley (N even): Butterworth of N/2 squared,
 /// −6.02 dB at ω = 1 whatever levelAtFx says. Bessel: θ_N(s) = Σ (2N−k)!/(2^(N−k) k! (N−k)!) s^k.
@@ -57,6 +58,7 @@ enum class BandTopology { highPassFirst, lowPassFirst };
 /// D is the product of both denominators, degree 2N. From the load N poles at infinity (series L,
 /// shunt C) and N at zero (series C, shunt L) are removed; high-pass-first removes those at
 /// infinity first, so that the high-pass part stands at the amplifier.
-[[nodiscard]] std::vector<LadderElement> bandPassLadder(const Polynomial& D, int N, BandTopology topology);
+[[nodiscard]] std::vector<LadderElement>
+bandPassLadder(const Polynomial& D, int N, BandTopology topology);
 
 } // namespace yf::network

@@ -22,7 +22,9 @@ Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Metho
             std::ranges::transform(loads.loads().drivers, std::back_inserter(names), &Load::driver);
             return Error{"driver",
                          "'" + end.driver + "' is unknown",
-                         names.empty() ? "no driver is known" : "the nearest known driver is " + text::nearest(end.driver, names)};
+                         names.empty()
+                             ? "no driver is known"
+                             : "the nearest known driver is " + text::nearest(end.driver, names)};
         }
         loadOfEnd.push_back(*load);
     }
@@ -30,7 +32,8 @@ Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Metho
     if (method == Method::ladder && !isLadder) {
         return Error{"method",
                      "'ladder' given",
-                     circuit.tree() == nullptr ? "a free net needs nodal or auto" : "coupled coils need nodal or auto"};
+                     circuit.tree() == nullptr ? "a free net needs nodal or auto"
+                                               : "coupled coils need nodal or auto"};
     }
     if (auto error = findFloatingNode(circuit, "network")) {
         return *error;
@@ -50,9 +53,10 @@ Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const So
         const Load& load = loads.drivers[loads.find(end.driver).value()];
         if (withResponse && *withResponse != load.pressure.has_value()) {
             const std::string silent = load.pressure ? ends.front().driver : end.driver;
-            return Error{"network.drivers." + silent + ".response",
-                         "missing",
-                         "all drivers need a response, or none: a sum of unlike things has no meaning"};
+            return Error{
+                "network.drivers." + silent + ".response",
+                "missing",
+                "all drivers need a response, or none: a sum of unlike things has no meaning"};
         }
         withResponse = load.pressure.has_value();
     }

@@ -14,11 +14,11 @@ enum class Method { automatic, ladder, nodal };
 
 /// What a network does at each frequency of the axis.
 struct Solution {
-    std::vector<std::string> driverNames;    ///< driver ends in writing order, depth first
+    std::vector<std::string> driverNames;     ///< driver ends in writing order, depth first
     std::vector<std::vector<Complex>> drives; ///< [end][frequency] voltage across the end over the
-                                             ///< source's EMF, its polarity included; for units in
-                                             ///< series the voltage across all of them
-    std::vector<Complex> impedances;         ///< Ω behind the source's resistance
+                                              ///< source's EMF, its polarity included; for units in
+                                              ///< series the voltage across all of them
+    std::vector<Complex> impedances;          ///< Ω behind the source's resistance
 
     bool operator==(const Solution&) const = default;
 };
@@ -28,7 +28,8 @@ struct Solution {
 /// Both methods agree within 1e-9 in every drive above −140 dB re the EMF.
 /// Fails: a driver without a load; `ladder` asked for a net or coupled coils; in a net a node that
 /// is not connected to the amplifier, the return or anything but itself (named in writing order).
-[[nodiscard]] Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Method method = Method::automatic);
+[[nodiscard]] Result<Solution>
+solve(const Circuit& circuit, const PreparedLoads& loads, Method method = Method::automatic);
 
 /// Pressure of each driver end, Pa, and their sum; empty rows where nothing is known.
 ///
@@ -45,6 +46,7 @@ struct Pressures {
 
 /// Where no driver has a response the sum is that of the drives, re EMF.
 /// Fails when some drivers have a response and some have not: a sum of unlike things.
-[[nodiscard]] Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const Solution& solution);
+[[nodiscard]] Result<Pressures>
+pressures(const Circuit& circuit, const Loads& loads, const Solution& solution);
 
 } // namespace yf::network

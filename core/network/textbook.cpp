@@ -21,9 +21,13 @@ Part bare(PartKind kind, double value) {
     return part;
 }
 
-Slot inLine(PartKind kind, double value) { return SeriesSlot{bare(kind, value)}; }
+Slot inLine(PartKind kind, double value) {
+    return SeriesSlot{bare(kind, value)};
+}
 
-Slot toReturn(PartKind kind, double value) { return ShuntSlot{bare(kind, value)}; }
+Slot toReturn(PartKind kind, double value) {
+    return ShuntSlot{bare(kind, value)};
+}
 
 Section way(std::string name, std::vector<Slot> ladder, int polarity) {
     Section section;
@@ -77,7 +81,8 @@ std::vector<Slot> bandPass(const TextbookRequest& r, double R) {
     }
     std::vector<Slot> ladder;
     const double omega = twoPi * centre;
-    for (const LadderElement& e : bandPassLadder(multiply(lowPass, highPass), static_cast<int>(N), r.bandTopology)) {
+    for (const LadderElement& e :
+         bandPassLadder(multiply(lowPass, highPass), static_cast<int>(N), r.bandTopology)) {
         const PartKind kind = e.coil ? PartKind::coil : PartKind::capacitor;
         const double value = e.coil ? e.value * R / omega : e.value / (R * omega);
         ladder.push_back(e.inLine ? inLine(kind, value) : toReturn(kind, value));
@@ -98,8 +103,13 @@ Result<Network> numbered(Section top, Source source, const std::vector<WayLoad>&
     circuit.body = std::move(top);
     Network network{.circuit = std::move(circuit), .drivers = {}};
     for (const WayLoad& load : loads) {
-        NamedDriver driver{.name = load.name, .impedance = ResistorLoad{load.load}, .response = {}, .role = Role::bass};
-        driver.role = load.name == "high" ? Role::treble : load.name == "mid" ? Role::mid : Role::bass;
+        NamedDriver driver{.name = load.name,
+                           .impedance = ResistorLoad{load.load},
+                           .response = {},
+                           .role = Role::bass};
+        driver.role = load.name == "high"  ? Role::treble
+                      : load.name == "mid" ? Role::mid
+                                           : Role::bass;
         network.drivers.push_back(std::move(driver));
     }
     return Network::read(network.write(), "network");
@@ -121,8 +131,8 @@ Axis around(double from, double to, const std::vector<double>& always) {
 }
 
 std::size_t indexOf(const Axis& axis, double f) {
-    const auto nearest =
-        std::ranges::min_element(axis, {}, [&](double other) { return std::abs(std::log(other / f)); });
+    const auto nearest = std::ranges::min_element(
+        axis, {}, [&](double other) { return std::abs(std::log(other / f)); });
     return static_cast<std::size_t>(nearest - axis.begin());
 }
 
@@ -136,7 +146,9 @@ struct SumFigures {
     double min{};
 };
 
-SumFigures sumFigures(const std::vector<std::vector<Complex>>& drives, const std::vector<int>& signs, std::size_t atFx) {
+SumFigures sumFigures(const std::vector<std::vector<Complex>>& drives,
+                      const std::vector<int>& signs,
+                      std::size_t atFx) {
     SumFigures figures{0.0, -1e9, 1e9};
     for (std::size_t k = 0; k < drives.front().size(); ++k) {
         Complex S{};
@@ -189,8 +201,8 @@ std::vector<int> polaritiesByTrial(const std::vector<std::vector<Complex>>& driv
 struct Plan {
     Section top;
     std::vector<WayLoad> loads;
-    double from{};  ///< lowest crossover
-    double to{};    ///< highest crossover
+    double from{}; ///< lowest crossover
+    double to{};   ///< highest crossover
 };
 
 Result<std::vector<double>> outerValues(const TextbookRequest& r, double load) {
@@ -236,7 +248,8 @@ Result<Plan> plan(const TextbookRequest& r) {
         break;
     case TextbookKind::twoWay: {
         YF_TRY(g, outerValues(r, low));
-        plan.top = joined({way("low", lowPassLadder(g, *r.fx, low), 1), way("high", highPassLadder(g, *r.fx, high), 1)},
+        plan.top = joined({way("low", lowPassLadder(g, *r.fx, low), 1),
+                           way("high", highPassLadder(g, *r.fx, high), 1)},
                           Joining::parallel);
         plan.loads = {{"low", low}, {"high", high}};
         break;
@@ -254,13 +267,16 @@ Result<Plan> plan(const TextbookRequest& r) {
         const double omega = twoPi * *r.fx;
         const double Q = r.fillerQ;
         plan.top = joined({way("low",
-                               {inLine(PartKind::coil, low / (Q * omega)), toReturn(PartKind::capacitor, Q / (low * omega))},
+                               {inLine(PartKind::coil, low / (Q * omega)),
+                                toReturn(PartKind::capacitor, Q / (low * omega))},
                                1),
                            way("mid",
-                               {inLine(PartKind::coil, Q * mid / omega), inLine(PartKind::capacitor, 1.0 / (Q * mid * omega))},
+                               {inLine(PartKind::coil, Q * mid / omega),
+                                inLine(PartKind::capacitor, 1.0 / (Q * mid * omega))},
                                1),
                            way("high",
-                               {inLine(PartKind::capacitor, Q / (high * omega)), toReturn(PartKind::coil, high / (Q * omega))},
+                               {inLine(PartKind::capacitor, Q / (high * omega)),
+                                toReturn(PartKind::coil, high / (Q * omega))},
                                1)},
                           Joining::parallel);
         plan.loads = {{"low", low}, {"mid", mid}, {"high", high}};
@@ -268,7 +284,8 @@ Result<Plan> plan(const TextbookRequest& r) {
     }
     case TextbookKind::series: {
         YF_TRY(g, outerValues(r, low));
-        plan.top = joined({way("low", seriesNetworkLow(g, *r.fx, low), 1), way("high", seriesNetworkHigh(g, *r.fx, high), 1)},
+        plan.top = joined({way("low", seriesNetworkLow(g, *r.fx, low), 1),
+                           way("high", seriesNetworkHigh(g, *r.fx, high), 1)},
                           Joining::series);
         plan.loads = {{"low", low}, {"high", high}};
         break;
@@ -277,16 +294,21 @@ Result<Plan> plan(const TextbookRequest& r) {
     return plan;
 }
 
-std::vector<int> advisedPolarities(const TextbookRequest& r, const std::vector<std::vector<Complex>>& drives) {
+std::vector<int> advisedPolarities(const TextbookRequest& r,
+                                   const std::vector<std::vector<Complex>>& drives) {
     if (r.kind == TextbookKind::filler || drives.size() == 1) {
         return std::vector<int>(drives.size(), 1);
     }
-    const bool known = r.alignment == Alignment::butterworth || r.alignment == Alignment::linkwitzRiley;
+    const bool known =
+        r.alignment == Alignment::butterworth || r.alignment == Alignment::linkwitzRiley;
     return known ? polaritiesByRule(*r.order, drives.size()) : polaritiesByTrial(drives, *r.order);
 }
 
 /// Level of the first way at fx and one octave on, re its pass band.
-void slopeFigures(const TextbookRequest& r, const Axis& axis, const std::vector<Complex>& drive, Textbook& book) {
+void slopeFigures(const TextbookRequest& r,
+                  const Axis& axis,
+                  const std::vector<Complex>& drive,
+                  Textbook& book) {
     const auto level = [&](double f) { return quantity::decibels(drive[indexOf(axis, f)]); };
     switch (r.kind) {
     case TextbookKind::highPass: {
@@ -315,7 +337,9 @@ void slopeFigures(const TextbookRequest& r, const Axis& axis, const std::vector<
     }
     default: {
         const double fx = r.fx ? *r.fx : *r.fxLow;
-        const double pass = r.kind == TextbookKind::lowPass ? quantity::decibels(r.load / (r.load + r.source)) : 0.0;
+        const double pass = r.kind == TextbookKind::lowPass
+                                ? quantity::decibels(r.load / (r.load + r.source))
+                                : 0.0;
         book.levelAtFx = level(fx) - pass;
         book.octavePast = level(2.0 * fx) - pass;
         break;
@@ -323,7 +347,9 @@ void slopeFigures(const TextbookRequest& r, const Axis& axis, const std::vector<
     }
 }
 
-Error useless(const char* key, const char* kind) { return {key, "given", std::string("has no use for ") + kind}; }
+Error useless(const char* key, const char* kind) {
+    return {key, "given", std::string("has no use for ") + kind};
+}
 
 std::optional<Error> checkFrequencies(const TextbookRequest& r) {
     const bool pair = r.kind == TextbookKind::bandPass || r.kind == TextbookKind::threeWay;
@@ -357,12 +383,15 @@ std::optional<Error> checkFrequencies(const TextbookRequest& r) {
 } // namespace
 
 std::string_view orderName(int order) {
-    static constexpr std::string_view names[] = {"first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"};
+    static constexpr std::string_view names[] = {
+        "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"};
     YF_EXPECT(order >= 1 && order <= 8);
     return names[order - 1];
 }
 
-bool reversedByRule(int order) { return order % 4 == 2 || order % 4 == 3; }
+bool reversedByRule(int order) {
+    return order % 4 == 2 || order % 4 == 3;
+}
 
 std::vector<Slot> lowPassLadder(const std::vector<double>& g, double fx, double load) {
     const double omega = twoPi * fx;
@@ -395,32 +424,46 @@ std::optional<Error> check(const TextbookRequest& r) {
         return error;
     }
     if (r.alignment == Alignment::linkwitzRiley && r.order && *r.order % 2 != 0) {
-        return Error{"order", std::to_string(*r.order) + " given", "must be even for linkwitz-riley"};
+        return Error{
+            "order", std::to_string(*r.order) + " given", "must be even for linkwitz-riley"};
     }
     if (r.kind == TextbookKind::series && r.alignment != Alignment::butterworth) {
-        return Error{"alignment",
-                     "another than butterworth given",
-                     "must be butterworth for a series network: only then do the driver voltages follow it"};
+        return Error{
+            "alignment",
+            "another than butterworth given",
+            "must be butterworth for a series network: only then do the driver voltages follow it"};
     }
     constexpr double halfOf = -6.0205999132796239;
-    if (r.alignment == Alignment::linkwitzRiley && r.levelAtFx && std::abs(*r.levelAtFx - halfOf) > 0.03) {
-        return Error{"fx_level_db", text::printNumber(*r.levelAtFx) + " given", "is always -6.02 for linkwitz-riley"};
+    if (r.alignment == Alignment::linkwitzRiley && r.levelAtFx &&
+        std::abs(*r.levelAtFx - halfOf) > 0.03) {
+        return Error{"fx_level_db",
+                     text::printNumber(*r.levelAtFx) + " given",
+                     "is always -6.02 for linkwitz-riley"};
     }
-    const double leastLoad = std::min({r.load, r.lowLoad.value_or(r.load), r.midLoad.value_or(r.load), r.highLoad.value_or(r.load)});
+    const double leastLoad = std::min({r.load,
+                                       r.lowLoad.value_or(r.load),
+                                       r.midLoad.value_or(r.load),
+                                       r.highLoad.value_or(r.load)});
     if (!(r.source < leastLoad)) {
-        return Error{"source_ohm", text::printNumber(r.source) + " given", "must be below the load " + text::printNumber(leastLoad)};
+        return Error{"source_ohm",
+                     text::printNumber(r.source) + " given",
+                     "must be below the load " + text::printNumber(leastLoad)};
     }
     return std::nullopt;
 }
 
 Result<Textbook> textbook(const TextbookRequest& r) {
     YF_TRY(made, plan(r));
-    YF_TRY(network, numbered(made.top, Source{.voltage = quantity::referenceVoltage, .resistance = r.source}, made.loads));
+    YF_TRY(network,
+           numbered(made.top,
+                    Source{.voltage = quantity::referenceVoltage, .resistance = r.source},
+                    made.loads));
     Textbook book{.network = std::move(network)};
     const double centre = std::sqrt(made.from * made.to);
-    const Axis axis = around(made.from / 100.0,
-                             100.0 * made.to,
-                             {made.from, made.to, centre, made.from / 2.0, 2.0 * made.from, 2.0 * made.to});
+    const Axis axis =
+        around(made.from / 100.0,
+               100.0 * made.to,
+               {made.from, made.to, centre, made.from / 2.0, 2.0 * made.from, 2.0 * made.to});
     YF_TRY(loads, loadsOn(book.network, axis));
     YF_TRY(solution, solve(book.network.circuit, PreparedLoads(loads)));
     book.polarities = advisedPolarities(r, solution.drives);
@@ -428,7 +471,8 @@ Result<Textbook> textbook(const TextbookRequest& r) {
         for (std::size_t w = 0; w < book.polarities.size(); ++w) {
             std::get<DriverEnd>(waySection(book.network, w).end).polarity = book.polarities[w];
         }
-        const SumFigures figures = sumFigures(solution.drives, book.polarities, indexOf(axis, made.from));
+        const SumFigures figures =
+            sumFigures(solution.drives, book.polarities, indexOf(axis, made.from));
         book.sumAtFx = figures.atFx;
         book.sumMax = figures.max;
         book.sumMin = figures.min;
@@ -442,8 +486,8 @@ Result<Textbook> textbook(const TextbookRequest& r) {
         YF_TRY(band, textbook(middle));
         book.bandGain = band.bandGain;
     }
-    const auto [least, most] =
-        std::ranges::minmax_element(solution.impedances, {}, [](const Complex& Z) { return std::abs(Z); });
+    const auto [least, most] = std::ranges::minmax_element(
+        solution.impedances, {}, [](const Complex& Z) { return std::abs(Z); });
     book.impedanceMin = std::abs(*least);
     book.impedanceMax = std::abs(*most);
     book.values = parts(book.network.circuit);
@@ -456,13 +500,16 @@ text::Value Textbook::write() const {
     static constexpr std::string_view suffixes[] = {"_ohm", "_h", "_f"};
     Value::Object valueObject;
     for (const Part& part : values) {
-        valueObject.push_back({part.id + std::string(suffixes[static_cast<std::size_t>(part.kind)]), part.value});
+        valueObject.push_back(
+            {part.id + std::string(suffixes[static_cast<std::size_t>(part.kind)]), part.value});
     }
     Value::List signs;
     for (const int sign : polarities) {
         signs.emplace_back(sign);
     }
-    const auto maybe = [](const std::optional<double>& number) { return number ? Value{*number} : Value{}; };
+    const auto maybe = [](const std::optional<double>& number) {
+        return number ? Value{*number} : Value{};
+    };
     return Value::Object{{"network", network.write()},
                          {"part_ids", partIds},
                          {"values", std::move(valueObject)},

@@ -28,12 +28,17 @@ struct TextbookRequest {
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
-        field(self.kind,
-              q::Choice<7>{"kind",
-                           {"low-pass", "high-pass", "band-pass", "two-way", "three-way", "filler", "series"},
-                           "what is wanted"});
+        field(
+            self.kind,
+            q::Choice<7>{
+                "kind",
+                {"low-pass", "high-pass", "band-pass", "two-way", "three-way", "filler", "series"},
+                "what is wanted"});
         field(self.alignment,
-              q::Choice<4>{"alignment", {"butterworth", "linkwitz-riley", "bessel", "chebyshev"}, "shape of the slope", 0});
+              q::Choice<4>{"alignment",
+                           {"butterworth", "linkwitz-riley", "bessel", "chebyshev"},
+                           "shape of the slope",
+                           0});
         field(self.order, q::Whole{"order", 1, 8, "order; not for filler"});
         field(self.fx, q::fx);
         field(self.fxLow, q::fx.as("fx_low_hz", "lower crossover frequency"));
@@ -46,8 +51,13 @@ struct TextbookRequest {
         field(self.ripple, q::ripple.orElse(0.5));
         field(self.levelAtFx, q::levelAtFx);
         field(self.bandTopology,
-              q::Choice<2>{"band_topology", {"high-pass-first", "low-pass-first"}, "which part stands at the amplifier", 0});
-        field(self.fillerQ, q::Quantity{"Q", "filler_q", 1.0, "", 0.1, 10.0, "Q of the filler network"}.orElse(0.70710678118654757));
+              q::Choice<2>{"band_topology",
+                           {"high-pass-first", "low-pass-first"},
+                           "which part stands at the amplifier",
+                           0});
+        field(self.fillerQ,
+              q::Quantity{"Q", "filler_q", 1.0, "", 0.1, 10.0, "Q of the filler network"}.orElse(
+                  0.70710678118654757));
     }
 
     bool operator==(const TextbookRequest&) const = default;
@@ -88,7 +98,8 @@ struct Textbook {
 /// The ladder of one outer way for a load: series first, from the amplifier. IDs are bare letters.
 [[nodiscard]] std::vector<Slot> lowPassLadder(const std::vector<double>& g, double fx, double load);
 
-[[nodiscard]] std::vector<Slot> highPassLadder(const std::vector<double>& g, double fx, double load);
+[[nodiscard]] std::vector<Slot>
+highPassLadder(const std::vector<double>& g, double fx, double load);
 
 /// Whether the upper of two neighbours is turned over by the rule above.
 [[nodiscard]] bool reversedByRule(int order);

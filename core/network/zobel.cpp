@@ -2,6 +2,7 @@
 #include "core/network/zobel.h"
 
 #include <Eigen/Core>
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -51,7 +52,8 @@ struct Flatness {
 
     int operator()(const Eigen::VectorXd& x, Eigen::VectorXd& residuals) const {
         for (std::size_t k = 0; k < axis.size(); ++k) {
-            const Complex e = withShunt(Z[k], twoPi * axis[k], std::exp(x(0)), std::exp(x(1))) / target - 1.0;
+            const Complex e =
+                withShunt(Z[k], twoPi * axis[k], std::exp(x(0)), std::exp(x(1))) / target - 1.0;
             residuals(static_cast<Eigen::Index>(2 * k)) = e.real();
             residuals(static_cast<Eigen::Index>(2 * k + 1)) = e.imag();
         }
@@ -92,9 +94,13 @@ Result<ImpedanceModel> modelOf(const ZobelRequest& r) {
     if (auto error = driver::check(m)) {
         return *error;
     }
-    const InductanceModel kind = m.inductance.value_or(m.Le ? InductanceModel::ideal : InductanceModel::none);
-    if (kind != InductanceModel::none && kind != InductanceModel::ideal && kind != InductanceModel::lr2) {
-        return Error{"inductance_model", "another model given", "must be none, ideal or lr2: only these have a dual of parts"};
+    const InductanceModel kind =
+        m.inductance.value_or(m.Le ? InductanceModel::ideal : InductanceModel::none);
+    if (kind != InductanceModel::none && kind != InductanceModel::ideal &&
+        kind != InductanceModel::lr2) {
+        return Error{"inductance_model",
+                     "another model given",
+                     "must be none, ideal or lr2: only these have a dual of parts"};
     }
     m.inductance = kind;
     return m;
@@ -122,7 +128,8 @@ Result<Zobel> conjugate(const ZobelRequest& r) {
     const auto dual = dualOf(z, m, axis);
     for (std::size_t k = 0; k < axis.size(); ++k) {
         const Complex flat = Z[k] * dual[k] / (Z[k] + dual[k]);
-        z.deviation = std::max(z.deviation, std::abs(quantity::decibels(std::abs(flat) / z.target)));
+        z.deviation =
+            std::max(z.deviation, std::abs(quantity::decibels(std::abs(flat) / z.target)));
     }
     return z;
 }
@@ -139,13 +146,18 @@ Result<Zobel> measured(const ZobelRequest& r) {
     }
     constexpr std::size_t leastPoints = 3;
     if (axis.size() < leastPoints) {
-        return Error{"from_hz", std::to_string(axis.size()) + " points between from_hz and to_hz", "must be at least 3"};
+        return Error{"from_hz",
+                     std::to_string(axis.size()) + " points between from_hz and to_hz",
+                     "must be at least 3"};
     }
-    const double least = std::abs(*std::ranges::min_element(Z, {}, [](const Complex& z) { return std::abs(z); }));
+    const double least =
+        std::abs(*std::ranges::min_element(Z, {}, [](const Complex& z) { return std::abs(z); }));
     return fitZobel(axis, Z, r.target ? *r.target : r.Re.value_or(least));
 }
 
-Error needed(const char* key) { return {key, "missing", "this kind needs it"}; }
+Error needed(const char* key) {
+    return {key, "missing", "this kind needs it"};
+}
 
 Part bare(PartKind kind, double value) {
     Part part;
@@ -155,7 +167,9 @@ Part bare(PartKind kind, double value) {
     return part;
 }
 
-OnePort inSeries(std::vector<OnePort> ports) { return Composite{.joining = Joining::series, .ports = std::move(ports)}; }
+OnePort inSeries(std::vector<OnePort> ports) {
+    return Composite{.joining = Joining::series, .ports = std::move(ports)};
+}
 
 } // namespace
 
@@ -171,7 +185,9 @@ std::optional<Error> check(const ZobelRequest& r) {
         return std::nullopt;
     }
     if (!r.frequencies) {
-        return !r.Re ? std::optional(needed("Re_ohm")) : !r.Le ? std::optional(needed("Le_h")) : std::nullopt;
+        return !r.Re   ? std::optional(needed("Re_ohm"))
+               : !r.Le ? std::optional(needed("Le_h"))
+                       : std::nullopt;
     }
     if (!r.moduli) {
         return needed("impedances_ohm");
@@ -179,21 +195,27 @@ std::optional<Error> check(const ZobelRequest& r) {
     if (!r.phases) {
         return needed("phases_deg");
     }
-    for (const auto& [list, key] : {std::pair{&*r.moduli, "impedances_ohm"}, std::pair{&*r.phases, "phases_deg"}}) {
+    for (const auto& [list, key] :
+         {std::pair{&*r.moduli, "impedances_ohm"}, std::pair{&*r.phases, "phases_deg"}}) {
         if (list->size() != r.frequencies->size()) {
             return Error{key,
-                         std::to_string(list->size()) + " values for " + std::to_string(r.frequencies->size()) +
-                             " entries of frequencies_hz",
+                         std::to_string(list->size()) + " values for " +
+                             std::to_string(r.frequencies->size()) + " entries of frequencies_hz",
                          ""};
         }
     }
     for (std::size_t i = 1; i < r.frequencies->size(); ++i) {
         if (!((*r.frequencies)[i] > (*r.frequencies)[i - 1])) {
-            return Error{"frequencies_hz", "entry " + std::to_string(i + 1) + " is not above entry " + std::to_string(i), ""};
+            return Error{"frequencies_hz",
+                         "entry " + std::to_string(i + 1) + " is not above entry " +
+                             std::to_string(i),
+                         ""};
         }
     }
     if (r.from && r.to && !(*r.from < *r.to)) {
-        return Error{"to_hz", text::printNumber(*r.to) + " given", "must be above from_hz " + text::printNumber(*r.from)};
+        return Error{"to_hz",
+                     text::printNumber(*r.to) + " given",
+                     "must be above from_hz " + text::printNumber(*r.from)};
     }
     return std::nullopt;
 }
@@ -252,16 +274,23 @@ OnePort Zobel::shunt() const {
         branches.emplace_back(bare(PartKind::capacitor, *C));
     }
     if (semiR) {
-        branches.push_back(inSeries({bare(PartKind::resistor, *semiR), bare(PartKind::capacitor, *semiC)}));
+        branches.push_back(
+            inSeries({bare(PartKind::resistor, *semiR), bare(PartKind::capacitor, *semiC)}));
     }
-    branches.push_back(inSeries({bare(PartKind::resistor, motionR), bare(PartKind::coil, motionL), bare(PartKind::capacitor, motionC)}));
-    return inSeries({bare(PartKind::resistor, R), Composite{.joining = Joining::parallel, .ports = std::move(branches)}});
+    branches.push_back(inSeries({bare(PartKind::resistor, motionR),
+                                 bare(PartKind::coil, motionL),
+                                 bare(PartKind::capacitor, motionC)}));
+    return inSeries({bare(PartKind::resistor, R),
+                     Composite{.joining = Joining::parallel, .ports = std::move(branches)}});
 }
 
 text::Value Zobel::write() const {
     using text::Value;
-    const auto maybe = [](const std::optional<double>& number) { return number ? Value{*number} : Value{}; };
-    Value::Object object{{"r_ohm", R}, {"c_f", maybe(C)}, {"target_ohm", target}, {"deviation_db", deviation}};
+    const auto maybe = [](const std::optional<double>& number) {
+        return number ? Value{*number} : Value{};
+    };
+    Value::Object object{
+        {"r_ohm", R}, {"c_f", maybe(C)}, {"target_ohm", target}, {"deviation_db", deviation}};
     if (conjugate) {
         object.push_back({"semi_r_ohm", maybe(semiR)});
         object.push_back({"semi_c_f", maybe(semiC)});

@@ -46,8 +46,10 @@ struct ZobelRequest {
         field(self.Qms, q::Qms);
         field(self.Qes, q::Qes);
         field(self.inductance,
-              q::Choice<6>{"inductance_model", {"none", "ideal", "leach", "lr2", "semi", "semi_ring"},
-                           "how the coil above resonance is described", {}});
+              q::Choice<6>{"inductance_model",
+                           {"none", "ideal", "leach", "lr2", "semi", "semi_ring"},
+                           "how the coil above resonance is described",
+                           {}});
         field(self.L2, q::L2);
         field(self.R2, q::R2);
         field(self.Leb, q::Leb);
@@ -63,9 +65,9 @@ struct ZobelRequest {
 /// A network across the driver that makes its impedance flat.
 struct Zobel {
     double R{};
-    std::optional<double> C;         ///< absent: nothing to compensate
+    std::optional<double> C; ///< absent: nothing to compensate
     double target{};
-    double deviation{};              ///< largest |20 lg|Z_par/target|| at the points, dB
+    double deviation{}; ///< largest |20 lg|Z_par/target|| at the points, dB
     bool conjugate{};
     std::optional<double> semiR;
     std::optional<double> semiC;

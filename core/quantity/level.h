@@ -14,11 +14,17 @@ inline constexpr double referencePressure = 20e-6;
 inline constexpr double referenceVoltage = 2.83;
 
 /// 20 lg of a linear gain; minus infinity for 0, which nothing outside ever sees.
-[[nodiscard]] inline double decibels(double gain) { return 20.0 * std::log10(gain); }
+[[nodiscard]] inline double decibels(double gain) {
+    return 20.0 * std::log10(gain);
+}
 
-[[nodiscard]] inline double decibels(std::complex<double> value) { return decibels(std::abs(value)); }
+[[nodiscard]] inline double decibels(std::complex<double> value) {
+    return decibels(std::abs(value));
+}
 
-[[nodiscard]] inline double gain(double level) { return std::pow(10.0, level / 20.0); }
+[[nodiscard]] inline double gain(double level) {
+    return std::pow(10.0, level / 20.0);
+}
 
 /// Neper-to-decibel factor: d(20 lg x) = 8.6859 dx/x.
 inline constexpr double decibelsPerNeper = 8.685889638065036;

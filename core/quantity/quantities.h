@@ -71,9 +71,15 @@ inline constexpr Quantity distance{"D", "distance_m", 1.0, "m", 0.001, 100.0, "m
 inline constexpr Quantity width{"w", "width_m", 1.0, "m", 0.02, 5.0, "width of the front"};
 inline constexpr Quantity height{"h", "height_m", 1.0, "m", 0.02, 5.0, "height of the front"};
 inline constexpr Quantity diameter{"d", "diameter_m", 1.0, "m", 0.005, 2.0, "outer diameter"};
-inline constexpr Quantity x{
-    "x", "x_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, right as the listener sees it"};
-inline constexpr Quantity y{"y", "y_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, up"};
+inline constexpr Quantity x{"x",
+                            "x_m",
+                            1.0,
+                            "m",
+                            -5.0,
+                            5.0,
+                            "place from the middle of the front, right as the listener sees it"};
+inline constexpr Quantity y{
+    "y", "y_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, up"};
 inline constexpr Quantity delay{"t", "delay_s", 1.0, "s", -0.1, 0.1, "extra delay"};
 
 } // namespace yf::quantity

@@ -36,7 +36,8 @@ struct Quantity {
     }
 
     /// The same meaning under another key ("fx_low_hz").
-    [[nodiscard]] constexpr Quantity as(std::string_view otherKey, std::string_view otherHelp) const {
+    [[nodiscard]] constexpr Quantity as(std::string_view otherKey,
+                                        std::string_view otherHelp) const {
         Quantity renamed = *this;
         renamed.key = otherKey;
         renamed.help = otherHelp;

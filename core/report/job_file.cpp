@@ -39,16 +39,20 @@ Value showTake(const job::Take& take) {
 Value showFigures(const job::CabinetResult& result) {
     Value::List figures;
     for (const Figure& figure : line(result)) {
-        figures.emplace_back(Value::Object{{"id", figure.id}, {"text", figure.text}, {"explains", figure.explains}});
+        figures.emplace_back(
+            Value::Object{{"id", figure.id}, {"text", figure.text}, {"explains", figure.explains}});
     }
     return figures;
 }
 
 Value showCabinet(const job::Cabinet& cabinet, const job::CabinetResult& result) {
-    const auto maybe = [](const auto& value, auto&& part) { return value ? Value{part(*value)} : Value{}; };
+    const auto maybe = [](const auto& value, auto&& part) {
+        return value ? Value{part(*value)} : Value{};
+    };
     Value::List ways;
     for (const job::WayResult& way : result.ways) {
-        ways.emplace_back(Value::Object{{"name", way.name}, {"driver", way.driver}, {"polarity", way.polarity}});
+        ways.emplace_back(
+            Value::Object{{"name", way.name}, {"driver", way.driver}, {"polarity", way.polarity}});
     }
     using Corridor = job::CorridorResult;
     return Value::Object{
@@ -56,8 +60,10 @@ Value showCabinet(const job::Cabinet& cabinet, const job::CabinetResult& result)
         {"name", cabinet.name},
         {"ways", std::move(ways)},
         {"sensitivity_db", maybe(result.sensitivity, [](double v) { return v; })},
-        {"impedance_min_ohm", maybe(result.leastImpedance, [](const network::Lowest& l) { return l.ohms; })},
-        {"impedance_min_hz", maybe(result.leastImpedance, [](const network::Lowest& l) { return l.frequency; })},
+        {"impedance_min_ohm",
+         maybe(result.leastImpedance, [](const network::Lowest& l) { return l.ohms; })},
+        {"impedance_min_hz",
+         maybe(result.leastImpedance, [](const network::Lowest& l) { return l.frequency; })},
         {"deviation_db", maybe(result.corridor, [](const Corridor& c) { return c.deviation; })},
         {"deviation_worst_hz", maybe(result.corridor, [](const Corridor& c) { return c.worstAt; })},
         {"level_db", maybe(result.corridor, [](const Corridor& c) { return c.level; })},
@@ -67,7 +73,9 @@ Value showCabinet(const job::Cabinet& cabinet, const job::CabinetResult& result)
         {"line", showFigures(result)}};
 }
 
-std::string csvNumber(double value) { return text::printNumber(value); }
+std::string csvNumber(double value) {
+    return text::printNumber(value);
+}
 
 /// Text in a cell is quoted where it holds what separates cells.
 std::string csvWord(const std::string& word) {
@@ -84,8 +92,9 @@ std::string csvWord(const std::string& word) {
 void partRows(const network::Section& section, std::string& table) {
     const auto row = [&](const network::Part& part) {
         static constexpr std::string_view units[] = {"ohm", "H", "F"};
-        table += csvWord(part.id) + "," + csvWord(section.name) + "," + network::letter(part.kind) + "," +
-                 csvNumber(part.value) + "," + std::string(units[static_cast<std::size_t>(part.kind)]) + "," +
+        table += csvWord(part.id) + "," + csvWord(section.name) + "," + network::letter(part.kind) +
+                 "," + csvNumber(part.value) + "," +
+                 std::string(units[static_cast<std::size_t>(part.kind)]) + "," +
                  csvNumber(network::lossResistance(part)) + "," +
                  (part.tolerance ? csvNumber(100.0 * *part.tolerance) : "") + "," +
                  (part.price ? csvNumber(*part.price) : "") + "\n";
@@ -116,15 +125,18 @@ Result<std::string> responseTable(const job::Job& job, const job::Cabinet& cabin
     const auto evaluation = job::evaluate(job);
     const job::CabinetResult& result = *evaluation.find(cabinet.id);
     if (result.sum.empty() || result.impedance.empty()) {
-        return Error{"job_file", result.missing.empty() ? "has no sum" : result.missing.front(), ""};
+        return Error{
+            "job_file", result.missing.empty() ? "has no sum" : result.missing.front(), ""};
     }
     std::string table = "frequencies_hz,levels_db,phases_deg,impedances_ohm,impedance_phases_deg\n";
     const auto degrees = [](const curve::Complex& v) { return std::arg(v) / quantity::degree; };
     for (std::size_t k = 0; k < result.axis.size(); ++k) {
-        table += csvNumber(result.axis[k]) + "," +
-                 csvNumber(quantity::decibels(std::abs(result.sum[k]) / quantity::referencePressure)) + "," +
-                 csvNumber(degrees(result.sum[k])) + "," + csvNumber(std::abs(result.impedance[k])) + "," +
-                 csvNumber(degrees(result.impedance[k])) + "\n";
+        table +=
+            csvNumber(result.axis[k]) + "," +
+            csvNumber(quantity::decibels(std::abs(result.sum[k]) / quantity::referencePressure)) +
+            "," + csvNumber(degrees(result.sum[k])) + "," +
+            csvNumber(std::abs(result.impedance[k])) + "," +
+            csvNumber(degrees(result.impedance[k])) + "\n";
     }
     return table;
 }
@@ -139,7 +151,8 @@ Value wholeDocument(const job::Job& job) {
             re.push_back(v.real());
             im.push_back(v.imag());
         }
-        const std::string stem = take.kind == job::TakeKind::impedance ? "impedances_ohm" : "pressures_pa";
+        const std::string stem =
+            take.kind == job::TakeKind::impedance ? "impedances_ohm" : "pressures_pa";
         const auto taken = [&](const text::Member& member) { return member.key == take.curveKey; };
         if (std::ranges::none_of(curves, taken)) {
             curves.push_back({take.curveKey,
@@ -158,7 +171,9 @@ Value wholeDocument(const job::Job& job) {
 
 Result<Shown> show(const ShowRequest& request) {
     YF_TRY(history, load(request.file));
-    Shown shown{.job = history.job(), .evaluation = job::evaluate(history.job()), .position = history.position()};
+    Shown shown{.job = history.job(),
+                .evaluation = job::evaluate(history.job()),
+                .position = history.position()};
     for (const job::Step& step : history.steps()) {
         shown.steps.push_back(step.name);
     }
@@ -200,11 +215,14 @@ Result<Exported> exportJob(const ExportRequest& request) {
     if (job.cabinets.empty()) {
         return Error{"job_file", "holds no cabinet", ""};
     }
-    const job::Cabinet* cabinet = request.cabinet ? job::findCabinet(job, *request.cabinet) : &job.cabinets.front();
+    const job::Cabinet* cabinet =
+        request.cabinet ? job::findCabinet(job, *request.cabinet) : &job.cabinets.front();
     if (cabinet == nullptr) {
         std::vector<std::string> names;
         std::ranges::transform(job.cabinets, std::back_inserter(names), &job::Cabinet::id);
-        return Error{"cabinet", "'" + *request.cabinet + "' given", "the nearest one is " + text::nearest(*request.cabinet, names)};
+        return Error{"cabinet",
+                     "'" + *request.cabinet + "' given",
+                     "the nearest one is " + text::nearest(*request.cabinet, names)};
     }
     switch (request.format) {
     case ExportFormat::network: {

@@ -40,7 +40,10 @@ struct ExportRequest {
         using namespace yf::quantity;
         field(self.file, Word{"job_file", "the job file"});
         field(self.format,
-              Choice<4>{"format", {"network", "document", "csv-parts", "csv-response"}, "what is wanted", 0});
+              Choice<4>{"format",
+                        {"network", "document", "csv-parts", "csv-response"},
+                        "what is wanted",
+                        0});
         field(self.cabinet, Word{"cabinet", "which cabinet; the first unless given"});
     }
 };

@@ -14,38 +14,52 @@ const std::string space{text::thinSpace};
 
 Figure sensitivity(const job::CabinetResult& result) {
     if (!result.sensitivity) {
-        return {"sensitivity", "no level yet", result.missing.empty() ? "The data do not cover 200 Hz to 4 kHz." : result.missing.front()};
+        return {"sensitivity",
+                "no level yet",
+                result.missing.empty() ? "The data do not cover 200 Hz to 4 kHz."
+                                       : result.missing.front()};
     }
     return {"sensitivity",
             printFixed(*result.sensitivity, 1) + space + "dB",
-            "Energy mean of the sum over 200 Hz to 4 kHz for 2.83 V at the takes' distance, from measured curves; "
+            "Energy mean of the sum over 200 Hz to 4 kHz for 2.83 V at the takes' distance, from "
+            "measured curves; "
             "as sure as their level calibration, which the tables do not state."};
 }
 
 Figure impedance(const job::CabinetResult& result) {
     if (!result.leastImpedance) {
-        return {"impedance", "no load yet", result.missing.empty() ? "No impedance." : result.missing.front()};
+        return {"impedance",
+                "no load yet",
+                result.missing.empty() ? "No impedance." : result.missing.front()};
     }
-    return {"impedance",
-            impedanceText(*result.leastImpedance),
-            "Least impedance at the amplifier's terminals between 20 Hz and 20 kHz, searched between the points too; "
-            "it may fall by about a tenth when coils and parts lie at the ends of their tolerances."};
+    return {
+        "impedance",
+        impedanceText(*result.leastImpedance),
+        "Least impedance at the amplifier's terminals between 20 Hz and 20 kHz, searched between "
+        "the points too; "
+        "it may fall by about a tenth when coils and parts lie at the ends of their tolerances."};
 }
 
 Figure corridor(const job::CabinetResult& result) {
     if (!result.corridor) {
-        return {"corridor", "no sum yet", result.missing.empty() ? "The corridor's range holds no trusted data." : result.missing.front()};
+        return {"corridor",
+                "no sum yet",
+                result.missing.empty() ? "The corridor's range holds no trusted data."
+                                       : result.missing.front()};
     }
     const job::CorridorResult& c = *result.corridor;
     return {"corridor",
-            "±" + printFixed(c.deviation, 1) + space + "dB " + printEngineering(c.judged.from, "Hz", 2) + "–" +
+            "±" + printFixed(c.deviation, 1) + space + "dB " +
+                printEngineering(c.judged.from, "Hz", 2) + "–" +
                 printEngineering(c.judged.to, "Hz", 2),
-            "Largest distance of the sum from the corridor's centre " + printFixed(c.level, 1) + " dB, at " +
-                printEngineering(c.worstAt, "Hz") + ", unsmoothed, over the trusted part of the corridor's range."};
+            "Largest distance of the sum from the corridor's centre " + printFixed(c.level, 1) +
+                " dB, at " + printEngineering(c.worstAt, "Hz") +
+                ", unsmoothed, over the trusted part of the corridor's range."};
 }
 
 Figure parts(const job::CabinetResult& result) {
-    const std::string count = std::to_string(result.parts) + (result.parts == 1 ? " part" : " parts");
+    const std::string count =
+        std::to_string(result.parts) + (result.parts == 1 ? " part" : " parts");
     if (result.pricedParts == 0) {
         return {"parts", count, "No part has a price yet."};
     }

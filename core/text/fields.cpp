@@ -7,7 +7,8 @@ std::string rangeText(double lowest, double highest) {
     return printNumber(lowest) + " to " + printNumber(highest);
 }
 
-Result<double> readNumber(const Value& value, const quantity::Quantity& quantity, const std::string& path) {
+Result<double>
+readNumber(const Value& value, const quantity::Quantity& quantity, const std::string& path) {
     const double* number = value.number();
     if (number == nullptr) {
         return wrongKind(path, value, "a number, " + rangeText(quantity.lowest, quantity.highest));

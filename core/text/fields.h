@@ -38,13 +38,19 @@ template <class T>
 struct IsVector<std::vector<T>> : std::true_type {};
 
 template <class T>
-concept ReadsItself = requires(const Value& value, const std::string& path) { T::read(value, path); };
+concept ReadsItself = requires(const Value& value, const std::string& path) {
+    T::read(value, path);
+};
 
 template <class T>
-concept WritesItself = requires(const T& t) { t.write(); };
+concept WritesItself = requires(const T& t) {
+    t.write();
+};
 
 template <class T>
-concept HasCheck = requires(const T& t) { check(t); };
+concept HasCheck = requires(const T& t) {
+    check(t);
+};
 
 template <class T>
 Result<T> read(const Value& value, const std::string& path);
@@ -58,13 +64,13 @@ Value describe();
 /// "0.01 to 1000"
 [[nodiscard]] std::string rangeText(double lowest, double highest);
 
-[[nodiscard]] inline Error wrongKind(const std::string& path, const Value& value, std::string_view wanted) {
+[[nodiscard]] inline Error
+wrongKind(const std::string& path, const Value& value, std::string_view wanted) {
     return {path, std::string(kindOf(value)) + " given", "must be " + std::string(wanted)};
 }
 
-[[nodiscard]] Result<double> readNumber(const Value& value,
-                                        const quantity::Quantity& quantity,
-                                        const std::string& path);
+[[nodiscard]] Result<double>
+readNumber(const Value& value, const quantity::Quantity& quantity, const std::string& path);
 
 /// Walks a field list over a JSON object.
 class FieldReader {
@@ -99,8 +105,9 @@ public:
             if (std::ranges::find(known_, member.key) == known_.end()) {
                 return Error{join(path_, member.key),
                              "unknown key",
-                             known_.empty() ? "no key is known here"
-                                            : "the nearest known key is " + nearest(member.key, known_)};
+                             known_.empty()
+                                 ? "no key is known here"
+                                 : "the nearest known key is " + nearest(member.key, known_)};
             }
         }
         return error_;
@@ -152,7 +159,8 @@ private:
         }
     }
 
-    void take(double& member, const quantity::Quantity& q, const Value& value, const std::string& path) {
+    void
+    take(double& member, const quantity::Quantity& q, const Value& value, const std::string& path) {
         auto number = readNumber(value, q, path);
         if (!number) {
             error_ = number.error();
@@ -182,7 +190,8 @@ private:
         }
     }
 
-    void take(int& member, const quantity::Whole& whole, const Value& value, const std::string& path) {
+    void
+    take(int& member, const quantity::Whole& whole, const Value& value, const std::string& path) {
         const double* number = value.number();
         if (number == nullptr) {
             error_ = wrongKind(path, value, "a whole number");
@@ -199,7 +208,10 @@ private:
         member = static_cast<int>(*number);
     }
 
-    void take(bool& member, const quantity::Flag& /*flag*/, const Value& value, const std::string& path) {
+    void take(bool& member,
+              const quantity::Flag& /*flag*/,
+              const Value& value,
+              const std::string& path) {
         const bool* flag = value.flag();
         if (flag == nullptr) {
             error_ = wrongKind(path, value, "true or false");
@@ -208,7 +220,10 @@ private:
         member = *flag;
     }
 
-    void take(std::string& member, const quantity::Word& /*word*/, const Value& value, const std::string& path) {
+    void take(std::string& member,
+              const quantity::Word& /*word*/,
+              const Value& value,
+              const std::string& path) {
         const std::string* word = value.word();
         if (word == nullptr) {
             error_ = wrongKind(path, value, "text");
@@ -234,25 +249,31 @@ private:
     }
 
     template <class M, std::size_t N>
-    void take(M& member, const quantity::Choice<N>& choice, const Value& value, const std::string& path) {
+    void take(M& member,
+              const quantity::Choice<N>& choice,
+              const Value& value,
+              const std::string& path) {
         static_assert(std::is_enum_v<M>);
         const std::string* word = value.word();
-        const auto found = word == nullptr ? choice.names.end() : std::ranges::find(choice.names, *word);
+        const auto found =
+            word == nullptr ? choice.names.end() : std::ranges::find(choice.names, *word);
         if (found == choice.names.end()) {
             std::string names;
             for (const auto name : choice.names) {
                 names += (names.empty() ? "" : ", ") + std::string(name);
             }
-            error_ = Error{path,
-                           (word == nullptr ? std::string(kindOf(value)) : "'" + *word + "'") + " given",
-                           "must be one of " + names};
+            error_ =
+                Error{path,
+                      (word == nullptr ? std::string(kindOf(value)) : "'" + *word + "'") + " given",
+                      "must be one of " + names};
             return;
         }
         member = static_cast<M>(found - choice.names.begin());
     }
 
     template <class M>
-    void take(M& member, const quantity::Group& /*group*/, const Value& value, const std::string& path) {
+    void
+    take(M& member, const quantity::Group& /*group*/, const Value& value, const std::string& path) {
         if constexpr (IsVector<M>::value) {
             const auto* list = value.list();
             if (list == nullptr) {
@@ -313,7 +334,8 @@ public:
     template <class M, class D>
     void operator()(const M& member, const D& descriptor) {
         if constexpr (IsOptional<M>::value) {
-            object_.push_back({std::string(descriptor.key), member ? give(*member, descriptor) : Value{}});
+            object_.push_back(
+                {std::string(descriptor.key), member ? give(*member, descriptor) : Value{}});
         } else {
             object_.push_back({std::string(descriptor.key), give(member, descriptor)});
         }

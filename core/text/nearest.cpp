@@ -27,8 +27,11 @@ double distance(std::string_view a, std::string_view b) {
     }
     for (std::size_t i = 1; i <= a.size(); ++i) {
         for (std::size_t j = 1; j <= b.size(); ++j) {
-            const double change = a[i - 1] == b[j - 1] ? 0.0 : sameLetter(a[i - 1], b[j - 1]) ? 0.5 : 1.0;
-            double best = std::min({at(i - 1, j) + 1.0, at(i, j - 1) + 1.0, at(i - 1, j - 1) + change});
+            const double change = a[i - 1] == b[j - 1]             ? 0.0
+                                  : sameLetter(a[i - 1], b[j - 1]) ? 0.5
+                                                                   : 1.0;
+            double best =
+                std::min({at(i - 1, j) + 1.0, at(i, j - 1) + 1.0, at(i - 1, j - 1) + change});
             if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1]) {
                 best = std::min(best, at(i - 2, j - 2) + 1.0);
             }

@@ -15,8 +15,12 @@ using Spelling = std::pair<std::string_view, double>;
 
 /// Unit spellings that take a prefix.
 std::string_view const* prefixed(Unit unit, std::size_t& count) {
-    static constexpr std::array ohm{std::string_view{"Ω"}, std::string_view{"\u2126"}, std::string_view{"ohms"},
-                                    std::string_view{"ohm"}, std::string_view{"Ohm"}, std::string_view{"R"}};
+    static constexpr std::array ohm{std::string_view{"Ω"},
+                                    std::string_view{"\u2126"},
+                                    std::string_view{"ohms"},
+                                    std::string_view{"ohm"},
+                                    std::string_view{"Ohm"},
+                                    std::string_view{"R"}};
     static constexpr std::array henry{std::string_view{"H"}};
     static constexpr std::array farad{std::string_view{"F"}};
     static constexpr std::array hertz{std::string_view{"Hz"}, std::string_view{"hz"}};
@@ -51,16 +55,31 @@ std::string_view const* prefixed(Unit unit, std::size_t& count) {
 /// Units with spellings of their own, no prefixes.
 double plainUnit(Unit unit, std::string_view word) {
     static constexpr double foot = 0.3048;
-    static constexpr Spelling metre[] = {{"m", 1.0},     {"cm", 1e-2},   {"mm", 1e-3},  {"\"", 0.0254},
-                                         {"in", 0.0254}, {"inch", 0.0254}, {"inches", 0.0254}, {"ft", foot},
+    static constexpr Spelling metre[] = {{"m", 1.0},
+                                         {"cm", 1e-2},
+                                         {"mm", 1e-3},
+                                         {"\"", 0.0254},
+                                         {"in", 0.0254},
+                                         {"inch", 0.0254},
+                                         {"inches", 0.0254},
+                                         {"ft", foot},
                                          {"'", foot}};
     static constexpr double cubicFoot = foot * foot * foot;
-    static constexpr Spelling cubic[] = {{"m3", 1.0},          {"m³", 1.0},          {"l", 1e-3},
-                                         {"L", 1e-3},          {"litre", 1e-3},      {"litres", 1e-3},
-                                         {"cm3", 1e-6},        {"cm³", 1e-6},        {"cu ft", cubicFoot},
-                                         {"cuft", cubicFoot},  {"ft3", cubicFoot},   {"ft³", cubicFoot}};
+    static constexpr Spelling cubic[] = {{"m3", 1.0},
+                                         {"m³", 1.0},
+                                         {"l", 1e-3},
+                                         {"L", 1e-3},
+                                         {"litre", 1e-3},
+                                         {"litres", 1e-3},
+                                         {"cm3", 1e-6},
+                                         {"cm³", 1e-6},
+                                         {"cu ft", cubicFoot},
+                                         {"cuft", cubicFoot},
+                                         {"ft3", cubicFoot},
+                                         {"ft³", cubicFoot}};
     static constexpr Spelling decibel[] = {{"dB", 1.0}, {"db", 1.0}};
-    static constexpr Spelling degree[] = {{"°", 0.017453292519943295}, {"deg", 0.017453292519943295}};
+    static constexpr Spelling degree[] = {{"°", 0.017453292519943295},
+                                          {"deg", 0.017453292519943295}};
     static constexpr Spelling percent[] = {{"%", 0.01}};
     const auto look = [&](const auto& list) {
         const auto* found = std::ranges::find(list, word, &Spelling::first);
@@ -87,8 +106,16 @@ struct Prefix {
     double factor;
 };
 
-constexpr Prefix prefixes[] = {{"p", 1e-12}, {"n", 1e-9},      {"u", 1e-6}, {"µ", 1e-6}, {"\u03bc", 1e-6},
-                               {"m", 1e-3},  {"k", 1e3},       {"K", 1e3},  {"M", 1e6},  {"G", 1e9}};
+constexpr Prefix prefixes[] = {{"p", 1e-12},
+                               {"n", 1e-9},
+                               {"u", 1e-6},
+                               {"µ", 1e-6},
+                               {"\u03bc", 1e-6},
+                               {"m", 1e-3},
+                               {"k", 1e3},
+                               {"K", 1e3},
+                               {"M", 1e6},
+                               {"G", 1e9}};
 
 std::string_view trimmed(std::string_view text) {
     const auto space = [](std::string_view& t) {
@@ -110,7 +137,8 @@ std::string_view trimmed(std::string_view text) {
 }
 
 const Prefix* leadingPrefix(std::string_view word) {
-    const auto* found = std::ranges::find_if(prefixes, [&](const Prefix& p) { return word.starts_with(p.text); });
+    const auto* found =
+        std::ranges::find_if(prefixes, [&](const Prefix& p) { return word.starts_with(p.text); });
     return found == std::end(prefixes) ? nullptr : found;
 }
 
@@ -144,7 +172,8 @@ double factorOf(Unit unit, std::string_view word, double bare) {
 }
 
 Error notUnderstood(std::string_view text, std::string allowed) {
-    return {"value", "'" + std::string(text.substr(0, 40)) + "' is not understood", std::move(allowed)};
+    return {
+        "value", "'" + std::string(text.substr(0, 40)) + "' is not understood", std::move(allowed)};
 }
 
 std::string_view example(Unit unit) {
@@ -264,8 +293,10 @@ Result<double> parseQuantity(std::string_view text, Unit unit, double bare) {
         }
         return i;
     }();
-    std::string digits = normal.substr(normal.front() == '+' ? 1 : 0, numberEnd - (normal.front() == '+' ? 1 : 0));
-    const auto separators = std::ranges::count_if(digits, [](char c) { return c == '.' || c == ','; });
+    std::string digits =
+        normal.substr(normal.front() == '+' ? 1 : 0, numberEnd - (normal.front() == '+' ? 1 : 0));
+    const auto separators =
+        std::ranges::count_if(digits, [](char c) { return c == '.' || c == ','; });
     if (separators > 1) {
         return Error{"value",
                      "'" + normal + "' has more than one point or comma",
@@ -281,8 +312,14 @@ Result<double> parseQuantity(std::string_view text, Unit unit, double bare) {
 }
 
 std::string printEngineering(double value, std::string_view unit, int digits) {
-    static constexpr std::pair<double, std::string_view> steps[] = {
-        {1e9, "G"}, {1e6, "M"}, {1e3, "k"}, {1.0, ""}, {1e-3, "m"}, {1e-6, "µ"}, {1e-9, "n"}, {1e-12, "p"}};
+    static constexpr std::pair<double, std::string_view> steps[] = {{1e9, "G"},
+                                                                    {1e6, "M"},
+                                                                    {1e3, "k"},
+                                                                    {1.0, ""},
+                                                                    {1e-3, "m"},
+                                                                    {1e-6, "µ"},
+                                                                    {1e-9, "n"},
+                                                                    {1e-12, "p"}};
     double factor = 1.0;
     std::string_view prefix;
     // Rounding first keeps 999.96 from becoming "1000 Ω".
@@ -307,7 +344,8 @@ std::string printEngineering(double value, std::string_view unit, int digits) {
 }
 
 std::string printSignificant(double value, int digits) {
-    const double magnitude = std::abs(value) > 0.0 ? std::floor(std::log10(std::abs(value)) + 1e-12) : 0.0;
+    const double magnitude =
+        std::abs(value) > 0.0 ? std::floor(std::log10(std::abs(value)) + 1e-12) : 0.0;
     std::string number = printFixed(value, std::max(0, digits - 1 - static_cast<int>(magnitude)));
     if (number.find('.') != std::string::npos) {
         number.erase(number.find_last_not_of('0') + 1);

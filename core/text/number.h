@@ -18,7 +18,21 @@ namespace yf::text {
 [[nodiscard]] std::optional<double> parseNumber(std::string_view text);
 
 /// What a field expects: the unit's letters decide which spellings are understood.
-enum class Unit { none, ohm, henry, farad, hertz, volt, watt, metre, cubicMetre, decibel, degree, second, percent };
+enum class Unit {
+    none,
+    ohm,
+    henry,
+    farad,
+    hertz,
+    volt,
+    watt,
+    metre,
+    cubicMetre,
+    decibel,
+    degree,
+    second,
+    percent
+};
 
 /// Text as people type it, to SI: "6u8", "6.8 uF", "6,8 µF", "0.35mH", "3R3", "2k2", "12\"",
 /// "31 cm", "1.2 cu ft", "-3 dB". Decimal comma and point mean the same; a number with both, or

@@ -68,16 +68,18 @@ public:
             std::string what = why.what();
             const bool tooLarge = what.find("number overflow") != std::string::npos;
             if (tooLarge) {
-                error_ = Error{path(), lastToken + " given", "must be within the range of a number"};
+                error_ =
+                    Error{path(), lastToken + " given", "must be within the range of a number"};
             } else {
                 const auto place = what.find("at line");
                 const auto end = what.find(':', place == std::string::npos ? 0 : place);
-                error_ = Error{"input",
-                               "is not JSON " + (place == std::string::npos
-                                                     ? std::string{}
-                                                     : what.substr(place, end - place)) +
-                                   (lastToken.empty() ? "" : " near '" + printable(lastToken) + "'"),
-                               "must be one JSON object"};
+                error_ =
+                    Error{"input",
+                          "is not JSON " +
+                              (place == std::string::npos ? std::string{}
+                                                          : what.substr(place, end - place)) +
+                              (lastToken.empty() ? "" : " near '" + printable(lastToken) + "'"),
+                          "must be one JSON object"};
             }
         }
         return false;
@@ -198,8 +200,7 @@ std::string dump(const Value& value, int indent) {
 
 } // namespace
 
-Value::Value(const std::vector<double>& numbers)
-    : data(List(numbers.begin(), numbers.end())) {}
+Value::Value(const std::vector<double>& numbers) : data(List(numbers.begin(), numbers.end())) {}
 
 Value::Value(const std::vector<std::string>& words) : data(List(words.begin(), words.end())) {}
 
@@ -212,7 +213,9 @@ const Value* Value::find(std::string_view key) const {
     return found == members->end() ? nullptr : &found->value;
 }
 
-bool Value::operator==(const Value& other) const { return data == other.data; }
+bool Value::operator==(const Value& other) const {
+    return data == other.data;
+}
 
 Result<Value> parseJson(std::string_view text) {
     Builder builder;
@@ -223,9 +226,13 @@ Result<Value> parseJson(std::string_view text) {
     return builder.take();
 }
 
-std::string writeJson(const Value& value) { return dump(value, -1); }
+std::string writeJson(const Value& value) {
+    return dump(value, -1);
+}
 
-std::string writeJsonForReading(const Value& value) { return dump(value, 2); }
+std::string writeJsonForReading(const Value& value) {
+    return dump(value, 2);
+}
 
 std::string_view kindOf(const Value& value) {
     static constexpr std::string_view names[] = {

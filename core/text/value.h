@@ -20,23 +20,38 @@ struct Value {
     std::variant<std::nullptr_t, bool, double, std::string, List, Object> data{nullptr};
 
     Value() = default;
+
     Value(std::nullptr_t) {}
+
     Value(bool flag) : data(flag) {}
+
     Value(double number) : data(number) {}
+
     Value(int number) : data(static_cast<double>(number)) {}
+
     Value(std::string word) : data(std::move(word)) {}
+
     Value(std::string_view word) : data(std::string(word)) {}
+
     Value(const char* word) : data(std::string(word)) {}
+
     Value(List list) : data(std::move(list)) {}
+
     Value(Object object) : data(std::move(object)) {}
+
     Value(const std::vector<double>& numbers);
     Value(const std::vector<std::string>& words);
 
     [[nodiscard]] bool isNull() const { return std::holds_alternative<std::nullptr_t>(data); }
+
     [[nodiscard]] const double* number() const { return std::get_if<double>(&data); }
+
     [[nodiscard]] const std::string* word() const { return std::get_if<std::string>(&data); }
+
     [[nodiscard]] const bool* flag() const { return std::get_if<bool>(&data); }
+
     [[nodiscard]] const List* list() const { return std::get_if<List>(&data); }
+
     [[nodiscard]] const Object* object() const { return std::get_if<Object>(&data); }
 
     /// The member of that name, or nullptr if this is no object or has none.

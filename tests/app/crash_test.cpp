@@ -4,20 +4,19 @@
 // last value that was confirmed on the screen.
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
-
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"
 #include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
+#include <sys/wait.h>
+#include <unistd.h>
 
 #include <chrono>
-#include <csignal>
 #include <cmath>
+#include <csignal>
 #include <string>
-#include <sys/wait.h>
 #include <thread>
-#include <unistd.h>
 
 namespace yf::test {
 
@@ -73,11 +72,13 @@ TEST(Crash, fiftyKillsLoseNothingThatWasConfirmed) {
     int productive = 0;
     for (int kill = 0; kill < kills; ++kill) {
         const Child child = start(path, confirmed + 1, folder.path(""));
-        std::this_thread::sleep_for(std::chrono::microseconds(static_cast<int>(random.between(150e3, 700e3))));
+        std::this_thread::sleep_for(
+            std::chrono::microseconds(static_cast<int>(random.between(150e3, 700e3))));
         ::kill(child.pid, SIGKILL);
         int status = 0;
         ::waitpid(child.pid, &status, 0);
-        ASSERT_TRUE(WIFSIGNALED(status) && WTERMSIG(status) == SIGKILL) << "the window ended by itself, status " << status;
+        ASSERT_TRUE(WIFSIGNALED(status) && WTERMSIG(status) == SIGKILL)
+            << "the window ended by itself, status " << status;
         const int said = lastConfirmed(child.output, confirmed);
         productive += said > confirmed ? 1 : 0;
         const auto store = job::store::Store::open(path);
@@ -95,7 +96,10 @@ TEST(Crash, fiftyKillsLoseNothingThatWasConfirmed) {
     // Kills before the first edit prove nothing: most must have come in the middle of the work.
     EXPECT_GT(productive, kills / 2);
     RecordProperty("edits", confirmed - 39);
-    std::printf("%d kills, %d of them amid edits, %d edits confirmed and found\n", kills, productive, confirmed - 39);
+    std::printf("%d kills, %d of them amid edits, %d edits confirmed and found\n",
+                kills,
+                productive,
+                confirmed - 39);
 }
 
 } // namespace yf::test

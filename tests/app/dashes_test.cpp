@@ -10,7 +10,8 @@ namespace yf::test {
 
 namespace {
 
-const app::DashScale pixels{[](double x) { return 100.0 * std::log10(x); }, [](double y) { return 2.0 * y; }, 2.0};
+const app::DashScale pixels{
+    [](double x) { return 100.0 * std::log10(x); }, [](double y) { return 2.0 * y; }, 2.0};
 
 /// Lengths of the pieces in pixels.
 std::vector<double> pieces(const QVector<double>& keys, const QVector<double>& values) {
@@ -21,7 +22,8 @@ std::vector<double> pieces(const QVector<double>& keys, const QVector<double>& v
             lengths.push_back(length);
             length = 0.0;
         } else if (i > 0 && !std::isnan(values[i - 1])) {
-            length += std::hypot(pixels.x(keys[i]) - pixels.x(keys[i - 1]), pixels.y(values[i]) - pixels.y(values[i - 1]));
+            length += std::hypot(pixels.x(keys[i]) - pixels.x(keys[i - 1]),
+                                 pixels.y(values[i]) - pixels.y(values[i - 1]));
         }
     }
     lengths.push_back(length);
@@ -41,7 +43,8 @@ TEST(Dashes, areAsLongAsThePatternSaysWhateverThePoints) {
         app::cutIntoDashes(keys, values, {5.0, 3.0}, pixels);
         const auto lengths = pieces(keys, values);
         // 316.2 px of line: dashes of 10 px every 16; nothing but a gap may follow the last one.
-        const auto dashes = std::ranges::count_if(lengths, [](double length) { return length > 0.0; });
+        const auto dashes =
+            std::ranges::count_if(lengths, [](double length) { return length > 0.0; });
         ASSERT_EQ(dashes, 20) << points;
         for (std::size_t i = 0; i + 1 < lengths.size(); ++i) {
             EXPECT_NEAR(lengths[i], 10.0, 1e-6) << points << " points, dash " << i;

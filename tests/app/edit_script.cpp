@@ -18,9 +18,17 @@ namespace {
 
 class AskNothing final : public yf::app::Ask {
 public:
-    QStringList filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override { return {}; }
+    QStringList
+    filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override {
+        return {};
+    }
 
-    QString fileToWrite(QWidget* /*parent*/, const QString& /*title*/, const QString& /*proposal*/, const QString& /*filter*/) override { return {}; }
+    QString fileToWrite(QWidget* /*parent*/,
+                        const QString& /*title*/,
+                        const QString& /*proposal*/,
+                        const QString& /*filter*/) override {
+        return {};
+    }
 };
 
 void typeValue(yf::app::MainWindow& window, int tenths) {

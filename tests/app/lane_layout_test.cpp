@@ -38,8 +38,10 @@ void expectSound(const network::Circuit& circuit, const std::string& what) {
     for (qsizetype i = 0; i < solid.size(); ++i) {
         EXPECT_TRUE(sheet.contains(solid[i])) << what;
         for (qsizetype j = 0; j < i; ++j) {
-            EXPECT_FALSE(solid[i].intersects(solid[j])) << what << ": " << solid[i].x() << "," << solid[i].y() << " " << solid[i].width() << "x" << solid[i].height() << " over "
-                                                        << solid[j].x() << "," << solid[j].y() << " " << solid[j].width() << "x" << solid[j].height();
+            EXPECT_FALSE(solid[i].intersects(solid[j]))
+                << what << ": " << solid[i].x() << "," << solid[i].y() << " " << solid[i].width()
+                << "x" << solid[i].height() << " over " << solid[j].x() << "," << solid[j].y()
+                << " " << solid[j].width() << "x" << solid[j].height();
         }
     }
     for (const QLine& wire : layout.wires) {
@@ -55,7 +57,9 @@ TEST(LaneLayout, demo) {
     EXPECT_EQ(layout.ends.size(), 2);
     expectSound(demoCabinet().circuit, "demo");
     // The Zobel hangs: its resistor above its capacitor on one line.
-    const auto find = [&](const char* id) { return *std::ranges::find(layout.tiles, std::string(id), &LaneLayout::Tile::part); };
+    const auto find = [&](const char* id) {
+        return *std::ranges::find(layout.tiles, std::string(id), &LaneLayout::Tile::part);
+    };
     EXPECT_TRUE(find("R1").hanging);
     EXPECT_EQ(find("R1").rect.center().x(), find("C5").rect.center().x());
     EXPECT_LT(find("R1").rect.bottom(), find("C5").rect.top());
@@ -85,9 +89,11 @@ TEST(LaneLayout, placesAreThoseOfTheLadder) {
 }
 
 TEST(LaneLayout, whatIsNoLadderIsSaid) {
-    const auto net = networkFrom(R"({"drivers": {"d": {"r_ohm": 8}}, "net": {"parts": [["R1 1", "in", "a"]], "drivers": [["d", "a", "0", 1]]}})");
+    const auto net = networkFrom(
+        R"({"drivers": {"d": {"r_ohm": 8}}, "net": {"parts": [["R1 1", "in", "a"]], "drivers": [["d", "a", "0", 1]]}})");
     EXPECT_EQ(app::layOut(net.circuit).notes.size(), 1);
-    const auto special = networkFrom(R"({"drivers": {"d": {"r_ohm": 8}}, "ladder": [{"transformer": {"ratio": 0.5}}, {"control": {"kind": "rheostat", "total_ohm": 15, "position": 0.4, "id": "P1"}}], "driver": "d"})");
+    const auto special = networkFrom(
+        R"({"drivers": {"d": {"r_ohm": 8}}, "ladder": [{"transformer": {"ratio": 0.5}}, {"control": {"kind": "rheostat", "total_ohm": 15, "position": 0.4, "id": "P1"}}], "driver": "d"})");
     EXPECT_EQ(app::layOut(special.circuit).notes.size(), 2);
 }
 

@@ -3,11 +3,11 @@
 // its definition; black on white is 21:1).
 #include "app/theme/theme.h"
 
-#include <gtest/gtest.h>
-
 #include <QFontDatabase>
 #include <QFontInfo>
 #include <QFontMetrics>
+
+#include <gtest/gtest.h>
 
 #include <set>
 
@@ -16,7 +16,8 @@ namespace yf::test {
 TEST(Theme, contrastIsThatOfTheStandard) {
     EXPECT_NEAR(app::contrast(Qt::black, Qt::white), 21.0, 1e-9);
     EXPECT_NEAR(app::contrast(Qt::white, Qt::white), 1.0, 1e-9);
-    EXPECT_NEAR(app::contrast(QColor(0x77, 0x77, 0x77), Qt::white), 4.48, 0.01); // the well-known near miss
+    EXPECT_NEAR(
+        app::contrast(QColor(0x77, 0x77, 0x77), Qt::white), 4.48, 0.01); // the well-known near miss
 }
 
 TEST(Theme, textAndLinesCanBeSeen) {
@@ -24,13 +25,16 @@ TEST(Theme, textAndLinesCanBeSeen) {
         const app::Theme& t = app::themeOf(name);
         for (const QColor& paper : {t.ground, t.sheet}) {
             for (const QColor& text : {t.ink, t.quietInk, t.good, t.mind, t.stop}) {
-                EXPECT_GE(app::contrast(text, paper), 4.5) << text.name().toStdString() << " on " << paper.name().toStdString();
+                EXPECT_GE(app::contrast(text, paper), 4.5)
+                    << text.name().toStdString() << " on " << paper.name().toStdString();
             }
             for (const QColor& line : {t.outline, t.sum.colour, t.ghost.colour}) {
-                EXPECT_GE(app::contrast(line, paper), 3.0) << line.name().toStdString() << " on " << paper.name().toStdString();
+                EXPECT_GE(app::contrast(line, paper), 3.0)
+                    << line.name().toStdString() << " on " << paper.name().toStdString();
             }
             for (const app::Stroke& way : t.ways) {
-                EXPECT_GE(app::contrast(way.colour, paper), 3.0) << way.colour.name().toStdString() << " on " << paper.name().toStdString();
+                EXPECT_GE(app::contrast(way.colour, paper), 3.0)
+                    << way.colour.name().toStdString() << " on " << paper.name().toStdString();
             }
         }
         // Words on the accent are always the dark ink.

@@ -1,16 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The real window driven by mouse and keys; what it shows is compared with what the command line
 // gives for the same file, to the last digit shown.
-#include "cli/verb.h"
-#include "core/job/store/store.h"
-#include "core/text/number.h"
-
 #include "app/front/front_view.h"
 #include "app/network/driver_end.h"
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
 #include "app/plots/plot.h"
 #include "app/widgets/quantity_field.h"
+#include "cli/verb.h"
+#include "core/job/store/store.h"
+#include "core/text/number.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/test_window.h"
 
@@ -18,9 +17,9 @@
 #include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
+#include <QDragMoveEvent>
 #include <QLabel>
 #include <QLineEdit>
-#include <QDragMoveEvent>
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
@@ -64,11 +63,26 @@ protected:
             return text::parseJson(answer.out).value();
         };
         const text::Value exported = given({"job", "export"}, R"({"job_file":")" + path + "\"}");
-        const text::Value solved = given({"network", "solve"}, R"({"frequencies_hz":[)" + text::printNumber(frequency) + "," + text::printNumber(frequency * 1.01) + R"(],"network":)" + text::writeJson(*exported.find("network")) + "}");
-        const auto first = [&](const char* key) { return *solved.find(key)->list()->front().number(); };
-        const auto shown = [](double value, int decimals, const char* unit) { return QString::fromStdString(text::printFixed(value, decimals)).replace(u'-', QChar(0x2212)) + QString::fromUtf8(unit); };
-        EXPECT_EQ(plot("plot_response")->reading(QStringLiteral("sum")), shown(first("sum_level_db"), 1, "\u202F" "dB"));
-        EXPECT_EQ(plot("plot_impedance")->reading(QStringLiteral("impedance")), shown(first("impedances_ohm"), 2, "\u202FΩ"));
+        const text::Value solved =
+            given({"network", "solve"},
+                  R"({"frequencies_hz":[)" + text::printNumber(frequency) + "," +
+                      text::printNumber(frequency * 1.01) + R"(],"network":)" +
+                      text::writeJson(*exported.find("network")) + "}");
+        const auto first = [&](const char* key) {
+            return *solved.find(key)->list()->front().number();
+        };
+        const auto shown = [](double value, int decimals, const char* unit) {
+            return QString::fromStdString(text::printFixed(value, decimals))
+                       .replace(u'-', QChar(0x2212)) +
+                   QString::fromUtf8(unit);
+        };
+        EXPECT_EQ(plot("plot_response")->reading(QStringLiteral("sum")),
+                  shown(first("sum_level_db"),
+                        1,
+                        "\u202F"
+                        "dB"));
+        EXPECT_EQ(plot("plot_impedance")->reading(QStringLiteral("impedance")),
+                  shown(first("impedances_ohm"), 2, "\u202FΩ"));
     }
 
     /// Offscreen nobody gives the window back what a popup took.
@@ -90,7 +104,8 @@ TEST_F(Window, opensOnTheDemoWithItsFigures) {
     EXPECT_EQ(find<QLabel>("line_saved")->text(), QStringLiteral("saved"));
     for (const double frequency : {1000.0, 100.0, 2500.0, 10000.0}) {
         // Design-axis points: what the curve has, not what the eye interpolates.
-        expectReadingsAsByCommandLine(*std::ranges::lower_bound(curve::designAxis(), frequency * 0.999));
+        expectReadingsAsByCommandLine(
+            *std::ranges::lower_bound(curve::designAxis(), frequency * 0.999));
     }
 }
 
@@ -111,7 +126,9 @@ TEST_F(Window, flippingTheTweeterAndBack) {
     for (qsizetype k = 0; k < sum.size(); ++k) {
         EXPECT_NEAR(sum[k], ghost[k], 1e-9);
     }
-    EXPECT_NE(find<app::FrontView>("front")->accessibleDescription().indexOf(QStringLiteral("reversed")), -1);
+    EXPECT_NE(
+        find<app::FrontView>("front")->accessibleDescription().indexOf(QStringLiteral("reversed")),
+        -1);
     press(Qt::Key_Space); // the button has the focus: once more by key
     settle();
     EXPECT_EQ(end->polarity(), 1);
@@ -170,7 +187,12 @@ TEST_F(Window, typingTakesWhatPeopleWrite) {
         const char* part;
         const char* typed;
         const char* shown;
-    } const rows[] = {{"C3", "6u8", "6.8\u202FµF"}, {"C3", "8.2", "8.2\u202FµF"}, {"L1", "1,8 mH dcr=0.5", "1.8\u202FmH"}, {"R2", "4R7", "4.7\u202FΩ"}, {"R2", "5,6", "5.6\u202FΩ"}};
+    } const rows[] = {{"C3", "6u8", "6.8\u202FµF"},
+                      {"C3", "8.2", "8.2\u202FµF"},
+                      {"L1", "1,8 mH dcr=0.5", "1.8\u202FmH"},
+                      {"R2", "4R7", "4.7\u202FΩ"},
+                      {"R2", "5,6", "5.6\u202FΩ"}};
+
     for (const auto& row : rows) {
         click(tile(row.part));
         type(row.typed);
@@ -189,16 +211,23 @@ TEST_F(Window, typingTakesWhatPeopleWrite) {
 
 TEST_F(Window, wrongTypingIsSaidBesideTheTileAndKeepsTheValue) {
     auto* problem = find<QLabel>("part_problem");
+
     struct {
         const char* typed;
         const char* said;
-    } const rows[] = {{"0", "above zero"}, {"-3", "above zero"}, {"5 uF", "not understood"}, {"1.2.3", "more than one point"}, {"3 dcr=1", "nearest known key"}};
+    } const rows[] = {{"0", "above zero"},
+                      {"-3", "above zero"},
+                      {"5 uF", "not understood"},
+                      {"1.2.3", "more than one point"},
+                      {"3 dcr=1", "nearest known key"}};
+
     for (const auto& row : rows) {
         click(tile("R2"));
         type(row.typed);
         press(Qt::Key_Return);
         EXPECT_TRUE(problem->isVisible()) << row.typed;
-        EXPECT_NE(problem->text().indexOf(QLatin1String(row.said)), -1) << problem->text().toStdString();
+        EXPECT_NE(problem->text().indexOf(QLatin1String(row.said)), -1)
+            << problem->text().toStdString();
         press(Qt::Key_Escape);
         EXPECT_FALSE(problem->isVisible());
         settle();
@@ -238,7 +267,8 @@ TEST_F(Window, removingInsertingAndUndoingByName) {
     ASSERT_NE(fresh, nullptr);
     EXPECT_TRUE(fresh->hasFocus());
     expectLineAsByCommandLine();
-    EXPECT_EQ(find<QAction>("action_undo")->text(), QStringLiteral("&Undo: Insert a capacitor across the way"));
+    EXPECT_EQ(find<QAction>("action_undo")->text(),
+              QStringLiteral("&Undo: Insert a capacitor across the way"));
     QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
     QTest::keyClick(window.get(), Qt::Key_Z, Qt::ControlModifier);
     settle();
@@ -269,7 +299,8 @@ TEST_F(Window, holdingBShowsTheSpeakerWithoutAPart) {
     app::PartTile* l3 = tile("L3");
     click(l3);
     QTest::keyPress(l3, Qt::Key_B);
-    ASSERT_TRUE(QTest::qWaitFor([&] { return response.trace(QStringLiteral("present")) != nullptr; }, 20000));
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] { return response.trace(QStringLiteral("present")) != nullptr; }, 20000));
     EXPECT_NE(response.trace(QStringLiteral("sum"))->values, with);
     EXPECT_EQ(response.trace(QStringLiteral("present"))->values, with);
     EXPECT_EQ(window->document()->job(), demoJob()) << "a look changes nothing";
@@ -285,7 +316,8 @@ TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
     order->setFocus();
     press(Qt::Key_Up); // third order …
     press(Qt::Key_Up); // … second
-    ASSERT_TRUE(QTest::qWaitFor([&] { return response.trace(QStringLiteral("present")) != nullptr; }, 20000));
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] { return response.trace(QStringLiteral("present")) != nullptr; }, 20000));
     EXPECT_EQ(window->document()->job(), demoJob());
     auto* fx = find<app::QuantityField>("start_fx");
     fx->setFocus();
@@ -298,7 +330,8 @@ TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
     settle();
     EXPECT_EQ(undoName(), "Start second-order Linkwitz-Riley at 2.2\u202FkHz");
     EXPECT_EQ(response.trace(QStringLiteral("present")), nullptr);
-    const auto expected = job::startedNetwork(demoJob(), demoCabinet(), {.order = 2, .fx = 2200.0, .flattenImpedance = true});
+    const auto expected = job::startedNetwork(
+        demoJob(), demoCabinet(), {.order = 2, .fx = 2200.0, .flattenImpedance = true});
     EXPECT_EQ(window->document()->job().cabinets.front().circuit, expected.value());
     expectLineAsByCommandLine();
 }
@@ -306,7 +339,8 @@ TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
 TEST_F(Window, anImpossibleStartIsRefusedInWords) {
     find<QComboBox>("start_order")->setFocus();
     press(Qt::Key_Up);
-    EXPECT_NE(notice().indexOf(QStringLiteral("must be even for Linkwitz-Riley")), -1) << notice().toStdString();
+    EXPECT_NE(notice().indexOf(QStringLiteral("must be even for Linkwitz-Riley")), -1)
+        << notice().toStdString();
     click(find<QPushButton>("start_take"));
     settle();
     EXPECT_EQ(window->document()->job(), demoJob());
@@ -323,10 +357,15 @@ TEST_F(Window, anImpossibleStartIsRefusedInWords) {
 TEST_F(Window, tablesDroppedOnADriverAreReadAndTold) {
     auto* front = find<app::FrontView>("front");
     const QPoint place = front->placeOf("teasel").value();
-    const std::string table = folder.write("new tweeter.csv", "Frequenz Hz;Pegel dB;Phase Grad\n20;30,5;170\n200;50;150\n2000;92;20\n20000;88;-100\n");
+    const std::string table = folder.write(
+        "new tweeter.csv",
+        "Frequenz Hz;Pegel dB;Phase Grad\n20;30,5;170\n200;50;150\n2000;92;20\n20000;88;-100\n");
     drop(front, place, {QString::fromStdString(table)});
     settle();
-    EXPECT_TRUE(notice().startsWith(QStringLiteral("✓ new tweeter.csv for Teasel 26: 4 rows, 20\u202FHz to 20\u202FkHz; read as frequency, level in dB, phase; columns by semicolon, decimal comma."))) << notice().toStdString();
+    EXPECT_TRUE(notice().startsWith(
+        QStringLiteral("✓ new tweeter.csv for Teasel 26: 4 rows, 20\u202FHz to 20\u202FkHz; read "
+                       "as frequency, level in dB, phase; columns by semicolon, decimal comma.")))
+        << notice().toStdString();
     EXPECT_EQ(undoName(), "Import response new tweeter.csv");
     expectLineAsByCommandLine();
     EXPECT_EQ(window->document()->job().takes.size(), 5U);
@@ -336,7 +375,10 @@ TEST_F(Window, tablesDroppedOnADriverAreReadAndTold) {
     drop(front, place, {QString::fromStdString(wrong), QString::fromStdString(good)});
     settle();
     EXPECT_TRUE(notice().startsWith(u'■'));
-    EXPECT_NE(notice().indexOf(QStringLiteral("broken.txt: line 3, column 2: 'eighty' is not a number")), -1) << notice().toStdString();
+    EXPECT_NE(
+        notice().indexOf(QStringLiteral("broken.txt: line 3, column 2: 'eighty' is not a number")),
+        -1)
+        << notice().toStdString();
     EXPECT_EQ(window->document()->job().takes.size(), 6U);
     find<QAction>("action_undo")->trigger();
     find<QAction>("action_undo")->trigger();
@@ -360,18 +402,23 @@ TEST_F(Window, aDriverClickedShowsItsCurves) {
     const auto& take = *job::takeInUse(demoJob(), demoJob().drivers[1], job::TakeKind::response);
     ASSERT_EQ(static_cast<std::size_t>(response->values.size()), take.curve->size());
     for (std::size_t k = 0; k < take.curve->size(); k += 50) {
-        EXPECT_NEAR(response->values[static_cast<qsizetype>(k)], quantity::decibels(take.curve->values()[k] / quantity::referencePressure), 1e-9);
-        EXPECT_EQ(response->trusted[static_cast<qsizetype>(k)], take.curve->trusted().holds(take.curve->frequencies()[k]));
+        EXPECT_NEAR(response->values[static_cast<qsizetype>(k)],
+                    quantity::decibels(take.curve->values()[k] / quantity::referencePressure),
+                    1e-9);
+        EXPECT_EQ(response->trusted[static_cast<qsizetype>(k)],
+                  take.curve->trusted().holds(take.curve->frequencies()[k]));
     }
     EXPECT_NE(plot("measure_plot_impedance")->trace(QStringLiteral("impedance")), nullptr);
     EXPECT_NE(plot("measure_plot_impedance_phase")->trace(QStringLiteral("impedance")), nullptr);
-    EXPECT_NE(find<QLabel>("measure_response_told")->text().indexOf(QStringLiteral("decimal comma")), -1);
+    EXPECT_NE(
+        find<QLabel>("measure_response_told")->text().indexOf(QStringLiteral("decimal comma")), -1);
     front->setFocus();
     press(Qt::Key_Down);
     settle();
     EXPECT_EQ(find<QLabel>("measure_driver")->text(), QStringLiteral("Campion 165"));
     // A table without phase teaches what to do, and the button does it.
-    const std::string table = folder.write("levels.csv", "freq,spl\n20,60\n200,85\n2000,86\n20000,70\n");
+    const std::string table =
+        folder.write("levels.csv", "freq,spl\n20,60\n200,85\n2000,86\n20000,70\n");
     ask.open = {QString::fromStdString(table)};
     click(find<QPushButton>("measure_open"));
     settle();
@@ -460,9 +507,15 @@ TEST_F(Window, copiesNewJobsAndWrongFiles) {
     // From nothing to a network: four tables dropped, a start taken.
     auto* front = find<app::FrontView>("front");
     for (const char* const driver : {"woofer", "tweeter"}) {
-        const std::string level = folder.write(std::string(driver) + " level.csv", "freq,spl,phase\n20,60,90\n200,85,20\n2000,86,-30\n20000,80,-90\n");
-        const std::string ohms = folder.write(std::string(driver) + " z.csv", "freq,ohm,phase\n20,6,20\n200,6,0\n2000,7,20\n20000,12,45\n");
-        drop(front, front->placeOf(driver).value(), {QString::fromStdString(level), QString::fromStdString(ohms)});
+        const std::string level =
+            folder.write(std::string(driver) + " level.csv",
+                         "freq,spl,phase\n20,60,90\n200,85,20\n2000,86,-30\n20000,80,-90\n");
+        const std::string ohms =
+            folder.write(std::string(driver) + " z.csv",
+                         "freq,ohm,phase\n20,6,20\n200,6,0\n2000,7,20\n20000,12,45\n");
+        drop(front,
+             front->placeOf(driver).value(),
+             {QString::fromStdString(level), QString::fromStdString(ohms)});
         settle();
     }
     window->chooseStage(QStringLiteral("network"));
@@ -484,7 +537,8 @@ TEST_F(Window, aFileThatMayNotBeWrittenIsReadOnly) {
     window->chooseStage(QStringLiteral("network"));
     click(find<app::DriverEndButton>("driver_teasel"));
     settle();
-    EXPECT_NE(notice().indexOf(QStringLiteral("nothing was changed")), -1) << notice().toStdString();
+    EXPECT_NE(notice().indexOf(QStringLiteral("nothing was changed")), -1)
+        << notice().toStdString();
     EXPECT_EQ(window->document()->job(), demoJob());
 }
 

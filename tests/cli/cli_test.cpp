@@ -3,17 +3,16 @@
 // one line of words for what is wrong. Expected figures come from the check tables of docs/theory.
 #include "cli/verb.h"
 #include "core/job/store/store.h"
-
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"
 #include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
+#include <unistd.h>
 
 #include <algorithm>
 #include <cmath>
 #include <numbers>
-#include <unistd.h>
 
 namespace yf::test {
 
@@ -69,30 +68,54 @@ void expectFinite(const Value& value) {
     }
 }
 
-const char* const twoWay = R"({"drivers": {"w": {"r_ohm": 8}, "t": {"r_ohm": 8, "role": "treble"}}, "ways": [
+const char* const twoWay =
+    R"({"drivers": {"w": {"r_ohm": 8}, "t": {"r_ohm": 8, "role": "treble"}}, "ways": [
     {"ladder": [{"series": "L1 1.01859164mH dcr=0.35"}, {"shunt": "C1 3.97887358uF esr=0.05"}], "driver": "w"},
     {"ladder": [{"series": "C2 3.97887358uF"}, {"shunt": "L2 1.01859164mH"}], "driver": "t", "polarity": -1}]})";
 
 } // namespace
 
 TEST(CommandLine, textbookExample) {
-    const Value out = output({"network", "textbook"}, R"({"kind":"two-way","alignment":"linkwitz-riley","order":2,"fx_hz":2500,"load_ohm":8})");
-    expectFigures(*out.find("values"), {{"L1_h", 0.00101859, 1e-8}, {"C1_f", 3.97887e-6, 1e-11}, {"C2_f", 3.97887e-6, 1e-11}, {"L2_h", 0.00101859, 1e-8}});
-    expectFigures(out, {{"level_at_fx_db", -6.0206, 1e-3}, {"octave_past_db", -13.979, 1e-3}, {"sum_at_fx_db", 0.0, 1e-6}, {"sum_max_db", 0.0, 1e-6}, {"sum_min_db", 0.0, 1e-6}, {"impedance_min_ohm", 8.0, 0.01}, {"impedance_max_ohm", 16.0, 0.01}});
+    const Value out = output(
+        {"network", "textbook"},
+        R"({"kind":"two-way","alignment":"linkwitz-riley","order":2,"fx_hz":2500,"load_ohm":8})");
+    expectFigures(*out.find("values"),
+                  {{"L1_h", 0.00101859, 1e-8},
+                   {"C1_f", 3.97887e-6, 1e-11},
+                   {"C2_f", 3.97887e-6, 1e-11},
+                   {"L2_h", 0.00101859, 1e-8}});
+    expectFigures(out,
+                  {{"level_at_fx_db", -6.0206, 1e-3},
+                   {"octave_past_db", -13.979, 1e-3},
+                   {"sum_at_fx_db", 0.0, 1e-6},
+                   {"sum_max_db", 0.0, 1e-6},
+                   {"sum_min_db", 0.0, 1e-6},
+                   {"impedance_min_ohm", 8.0, 0.01},
+                   {"impedance_max_ohm", 16.0, 0.01}});
     EXPECT_EQ((*out.find("polarities")->list())[1], Value(-1));
     EXPECT_TRUE(out.find("band_gain_db") == nullptr || out.find("band_gain_db")->isNull());
     // The network that it gives can be handed on as it is.
-    const Value solved = output({"network", "solve"}, R"({"frequencies_hz":[1250,2500,5000],"network":)" + text::writeJson(*out.find("network")) + "}");
+    const Value solved = output({"network", "solve"},
+                                R"({"frequencies_hz":[1250,2500,5000],"network":)" +
+                                    text::writeJson(*out.find("network")) + "}");
     EXPECT_NEAR(*(*(*solved.find("drives_db")->list())[0].list())[1].number(), -6.0206, 1e-3);
     EXPECT_NEAR(*(*solved.find("sum_level_db")->list())[1].number(), 0.0, 1e-6);
 }
 
 TEST(CommandLine, partsExample) {
-    const Value out = output({"network", "parts"}, R"({"kind":"C","value_f":7.03e-06,"e_series":"E12"})");
-    expectFigures(out, {{"snapped_f", 6.8e-6, 1e-15}, {"error_pct", -3.272, 1e-3}, {"pair_error_pct", -0.142, 1e-3}, {"pair_value_f", 7.02e-6, 1e-12}});
+    const Value out =
+        output({"network", "parts"}, R"({"kind":"C","value_f":7.03e-06,"e_series":"E12"})");
+    expectFigures(out,
+                  {{"snapped_f", 6.8e-6, 1e-15},
+                   {"error_pct", -3.272, 1e-3},
+                   {"pair_error_pct", -0.142, 1e-3},
+                   {"pair_value_f", 7.02e-6, 1e-12}});
     EXPECT_EQ(*out.find("pair_join"), Value("parallel"));
-    const Value coil = output({"network", "parts"}, R"({"kind":"L","value_h":0.00083,"e_series":"E6"})");
-    expectFigures(coil, {{"snapped_h", 1e-3, 1e-15}, {"error_pct", 20.48, 0.01}, {"pair_value_h", 0.83e-3, 1e-12}});
+    const Value coil =
+        output({"network", "parts"}, R"({"kind":"L","value_h":0.00083,"e_series":"E6"})");
+    expectFigures(
+        coil,
+        {{"snapped_h", 1e-3, 1e-15}, {"error_pct", 20.48, 0.01}, {"pair_value_h", 0.83e-3, 1e-12}});
     EXPECT_EQ(*coil.find("pair_join"), Value("series"));
     const Value list = output({"network", "parts"}, R"({"e_series":"E3","list":true})");
     EXPECT_EQ(*list.find("mantissas"), Value(std::vector<double>{1.0, 2.2, 4.7}));
@@ -100,14 +123,31 @@ TEST(CommandLine, partsExample) {
 
 TEST(CommandLine, padAndZobel) {
     expectFigures(output({"network", "pad"}, R"({"attenuation_db":3.5,"load_ohm":5.3})"),
-                  {{"series_ohm", 1.7578, 1e-4}, {"shunt_ohm", 10.680, 1e-3}, {"seen_ohm", 5.3, 1e-9}, {"attenuation_db", 3.5, 1e-9}});
-    expectFigures(output({"network", "pad"}, R"({"kind":"measured","series_ohm":12.6,"shunt_ohm":7.4,"load_ohm":6.8})"), {{"seen_ohm", 16.144, 1e-3}});
-    expectFigures(output({"network", "pad"}, R"({"attenuation_db":6,"load_ohm":8,"e_series":"E12"})"), {{"series_snapped_ohm", 3.9, 1e-9}, {"shunt_snapped_ohm", 8.2, 1e-9}});
-    expectFigures(output({"network", "zobel"}, R"({"Re_ohm":5.6,"Le_h":0.00047})"), {{"r_ohm", 5.6, 1e-9}, {"c_f", 14.987e-6, 1e-9}, {"target_ohm", 5.6, 1e-9}, {"deviation_db", 0.0, 1e-9}});
-    const Value conjugate = output({"network", "zobel"}, R"({"kind":"conjugate","Re_ohm":6,"Le_h":0.0005,"fs_hz":900,"Qms":2,"Qes":1.9})");
+                  {{"series_ohm", 1.7578, 1e-4},
+                   {"shunt_ohm", 10.680, 1e-3},
+                   {"seen_ohm", 5.3, 1e-9},
+                   {"attenuation_db", 3.5, 1e-9}});
+    expectFigures(output({"network", "pad"},
+                         R"({"kind":"measured","series_ohm":12.6,"shunt_ohm":7.4,"load_ohm":6.8})"),
+                  {{"seen_ohm", 16.144, 1e-3}});
+    expectFigures(
+        output({"network", "pad"}, R"({"attenuation_db":6,"load_ohm":8,"e_series":"E12"})"),
+        {{"series_snapped_ohm", 3.9, 1e-9}, {"shunt_snapped_ohm", 8.2, 1e-9}});
+    expectFigures(output({"network", "zobel"}, R"({"Re_ohm":5.6,"Le_h":0.00047})"),
+                  {{"r_ohm", 5.6, 1e-9},
+                   {"c_f", 14.987e-6, 1e-9},
+                   {"target_ohm", 5.6, 1e-9},
+                   {"deviation_db", 0.0, 1e-9}});
+    const Value conjugate =
+        output({"network", "zobel"},
+               R"({"kind":"conjugate","Re_ohm":6,"Le_h":0.0005,"fs_hz":900,"Qms":2,"Qes":1.9})");
     // Re·Qes/Qms, Re·Qes/(2πfs), 1/(2πfs·Re·Qes), Le/Re²; the netlist 05-flat-impedance.cir has the
     // same to five digits.
-    expectFigures(conjugate, {{"motion_r_ohm", 5.7, 1e-9}, {"motion_l_h", 11.4 / (1800.0 * std::numbers::pi), 1e-12}, {"motion_c_f", 1.0 / (1800.0 * std::numbers::pi * 11.4), 1e-14}, {"c_f", 13.8888889e-6, 1e-12}});
+    expectFigures(conjugate,
+                  {{"motion_r_ohm", 5.7, 1e-9},
+                   {"motion_l_h", 11.4 / (1800.0 * std::numbers::pi), 1e-12},
+                   {"motion_c_f", 1.0 / (1800.0 * std::numbers::pi * 11.4), 1e-14},
+                   {"c_f", 13.8888889e-6, 1e-12}});
     EXPECT_NE(conjugate.find("shunt"), nullptr);
 }
 
@@ -120,12 +160,14 @@ TEST(CommandLine, loadAndItsWarnings) {
     EXPECT_NE(std::ranges::find(warnings, Value("near-short-if-removed:w")), warnings.end());
     EXPECT_EQ(std::ranges::find(warnings, Value("dc-reaches:t")), warnings.end());
     // 80 % of the rated impedance: 8.35 Ω pass as 8 Ω, not as 12 Ω.
-    const Value rated = output({"network", "load"}, std::string(R"({"rated_ohm":12,"network":)") + twoWay + "}");
+    const Value rated =
+        output({"network", "load"}, std::string(R"({"rated_ohm":12,"network":)") + twoWay + "}");
     EXPECT_EQ(rated.find("warnings")->list()->front(), Value("z-below-limit"));
 }
 
 TEST(CommandLine, solveGivesRowsForEachDriver) {
-    const Value out = output({"network", "solve"}, R"({"network":)" + threeWayOfThirteenSlots() + "}");
+    const Value out =
+        output({"network", "solve"}, R"({"network":)" + threeWayOfThirteenSlots() + "}");
     EXPECT_EQ(out.find("frequencies_hz")->list()->size(), 577U);
     for (const char* const key : {"drives_db", "drives_deg"}) {
         ASSERT_EQ(out.find(key)->list()->size(), 3U);
@@ -133,12 +175,20 @@ TEST(CommandLine, solveGivesRowsForEachDriver) {
             EXPECT_EQ(row.list()->size(), 577U);
         }
     }
-    for (const char* const key : {"impedances_ohm", "impedances_ohm_re", "impedances_ohm_im", "phases_deg", "sum_level_db", "sum_phase_deg"}) {
+    for (const char* const key : {"impedances_ohm",
+                                  "impedances_ohm_re",
+                                  "impedances_ohm_im",
+                                  "phases_deg",
+                                  "sum_level_db",
+                                  "sum_phase_deg"}) {
         EXPECT_EQ(out.find(key)->list()->size(), 577U) << key;
     }
     expectFinite(out);
     for (const char* const method : {"ladder", "nodal"}) {
-        const Value forced = output({"network", "solve"}, R"({"method":")" + std::string(method) + R"(","frequencies_hz":[1000,3255],"network":)" + threeWayOfThirteenSlots() + "}");
+        const Value forced = output({"network", "solve"},
+                                    R"({"method":")" + std::string(method) +
+                                        R"(","frequencies_hz":[1000,3255],"network":)" +
+                                        threeWayOfThirteenSlots() + "}");
         // docs/theory/network.md: 3.4935 Ω at 3255 Hz (ngspice).
         EXPECT_NEAR(*(*forced.find("impedances_ohm")->list())[1].number(), 3.4935, 1e-3);
     }
@@ -164,21 +214,28 @@ TEST(CommandLine, jobVerbs) {
     const std::string file = R"("job_file":")" + path + "\"";
     const Value shown = output({"job", "show"}, "{" + file + "}");
     const Value& cabinet = shown.find("cabinets")->list()->front();
-    expectFigures(cabinet, {{"parts", 9.0, 0.0}, {"price", 47.60, 1e-9}, {"impedance_min_ohm", 5.868, 1e-3}, {"deviation_db", 2.249, 1e-3}});
+    expectFigures(cabinet,
+                  {{"parts", 9.0, 0.0},
+                   {"price", 47.60, 1e-9},
+                   {"impedance_min_ohm", 5.868, 1e-3},
+                   {"deviation_db", 2.249, 1e-3}});
     EXPECT_EQ(cabinet.find("line")->list()->size(), 4U);
     // Export, then solve: the same figures by another door.
     const Value exported = output({"job", "export"}, "{" + file + "}");
-    const Value load = output({"network", "load"}, R"({"network":)" + text::writeJson(*exported.find("network")) + "}");
+    const Value load = output({"network", "load"},
+                              R"({"network":)" + text::writeJson(*exported.find("network")) + "}");
     EXPECT_NEAR(number(load, "impedance_min_ohm"), number(cabinet, "impedance_min_ohm"), 1e-9);
     EXPECT_NEAR(number(load, "impedance_min_hz"), number(cabinet, "impedance_min_hz"), 1e-6);
     const Value parts = output({"job", "export"}, "{" + file + R"(,"format":"csv-parts"})");
     const std::string table = *parts.find("text")->word();
-    EXPECT_EQ(table.substr(0, table.find('\n')), "id,way,kind,value,unit,loss_ohm,tolerance_pct,price");
+    EXPECT_EQ(table.substr(0, table.find('\n')),
+              "id,way,kind,value,unit,loss_ohm,tolerance_pct,price");
     EXPECT_EQ(std::ranges::count(table, '\n'), 10);
     EXPECT_NE(table.find("L1,low,L,0.0015,H,0.38,,9.8"), std::string::npos) << table;
     // The table that is written can be read again.
     const Value response = output({"job", "export"}, "{" + file + R"(,"format":"csv-response"})");
-    const Value read = output({"measure", "import"}, R"({"text":)" + text::writeJson(*response.find("text")) + "}");
+    const Value read = output({"measure", "import"},
+                              R"({"text":)" + text::writeJson(*response.find("text")) + "}");
     EXPECT_EQ(*read.find("quantity"), Value("level"));
     const Value document = output({"job", "export"}, "{" + file + R"(,"format":"document"})");
     EXPECT_EQ(document.find("document")->find("curves")->object()->size(), 4U);
@@ -192,6 +249,7 @@ TEST(CommandLine, wrongInputIsRefusedInOneLineWithTheKey) {
     const std::string huge = folder.path("huge.txt");
     folder.write("huge.txt", "");
     ASSERT_EQ(truncate(huge.c_str(), 200L * 1024 * 1024), 0);
+
     struct {
         std::vector<std::string> words;
         std::string input;
@@ -202,27 +260,53 @@ TEST(CommandLine, wrongInputIsRefusedInOneLineWithTheKey) {
         {{"network", "textbook"}, "[]", "object"},
         {{"network", "textbook"}, "{} {}", "line 1"},
         {{"network", "textbook"}, "{}", "kind: missing"},
-        {{"network", "textbook"}, R"({"kind":"two-way","oder":2})", "oder: unknown key, the nearest known key is order"},
-        {{"network", "textbook"}, R"({"kind":"two-wy"})", "kind: 'two-wy' given, must be one of low-pass"},
-        {{"network", "textbook"}, R"({"kind":"two-way","order":9,"fx_hz":1000})", "order: 9 given, must be"},
-        {{"network", "textbook"}, R"({"kind":"two-way","order":2.5,"fx_hz":1000})", "order: 2.5 given"},
+        {{"network", "textbook"},
+         R"({"kind":"two-way","oder":2})",
+         "oder: unknown key, the nearest known key is order"},
+        {{"network", "textbook"},
+         R"({"kind":"two-wy"})",
+         "kind: 'two-wy' given, must be one of low-pass"},
+        {{"network", "textbook"},
+         R"({"kind":"two-way","order":9,"fx_hz":1000})",
+         "order: 9 given, must be"},
+        {{"network", "textbook"},
+         R"({"kind":"two-way","order":2.5,"fx_hz":1000})",
+         "order: 2.5 given"},
         {{"network", "textbook"}, R"({"kind":"two-way","order":2,"fx_hz":-1})", "fx_hz: -1 given"},
         {{"network", "textbook"}, R"({"kind":"two-way","order":2,"fx_hz":1e999})", "1e999"},
-        {{"network", "textbook"}, R"({"kind":"two-way","order":2,"fx_hz":"1k"})", "fx_hz: text given"},
-        {{"network", "solve"}, R"({"network":{"drivers":{"d":{"r_ohm":8}},"driver":"d"},"frequencies_hz":[100,50]})", "frequencies_hz"},
-        {{"network", "solve"}, R"({"network":{"drivers":{"d":{"r_ohm":8}},"driver":"d"},"frequencies_hz":[]})", "frequencies_hz"},
-        {{"network", "solve"}, R"({"network":{"drivers":{"d":{"r_ohm":8}},"driver":"d"},"method":"fast"})", "method"},
-        {{"network", "solve"}, R"({"method":"ladder","network":{"drivers":{"d":{"r_ohm":8}},"net":{"parts":[["R1 1","in","a"]],"drivers":[["d","a","0",1]]}}})", "method"},
-        {{"network", "solve"}, R"({"network":{"drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8,"response":{"frequencies_hz":[10,40000],"levels_db":[80,80],"phases_deg":[0,0]}}},"ways":[{"driver":"a"},{"driver":"b"}]}})", "network.drivers.a.response"},
+        {{"network", "textbook"},
+         R"({"kind":"two-way","order":2,"fx_hz":"1k"})",
+         "fx_hz: text given"},
+        {{"network", "solve"},
+         R"({"network":{"drivers":{"d":{"r_ohm":8}},"driver":"d"},"frequencies_hz":[100,50]})",
+         "frequencies_hz"},
+        {{"network", "solve"},
+         R"({"network":{"drivers":{"d":{"r_ohm":8}},"driver":"d"},"frequencies_hz":[]})",
+         "frequencies_hz"},
+        {{"network", "solve"},
+         R"({"network":{"drivers":{"d":{"r_ohm":8}},"driver":"d"},"method":"fast"})",
+         "method"},
+        {{"network", "solve"},
+         R"({"method":"ladder","network":{"drivers":{"d":{"r_ohm":8}},"net":{"parts":[["R1 1","in","a"]],"drivers":[["d","a","0",1]]}}})",
+         "method"},
+        {{"network", "solve"},
+         R"({"network":{"drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8,"response":{"frequencies_hz":[10,40000],"levels_db":[80,80],"phases_deg":[0,0]}}},"ways":[{"driver":"a"},{"driver":"b"}]}})",
+         "network.drivers.a.response"},
         {{"network", "zobel"}, R"({"Re_ohm":6})", "Le_h"},
         {{"network", "pad"}, R"({"attenuation_db":0,"load_ohm":8})", "attenuation_db: 0 given"},
-        {{"network", "pad"}, R"({"attenuation_db":6,"load_ohm":8,"e_series":"E7"})", "e_series: 'E7' given"},
+        {{"network", "pad"},
+         R"({"attenuation_db":6,"load_ohm":8,"e_series":"E7"})",
+         "e_series: 'E7' given"},
         {{"network", "parts"}, R"({"kind":"C","value_ohm":5,"e_series":"E6"})", "value_ohm"},
         {{"network", "load"}, R"({"network":{}})", "network"},
-        {{"measure", "import"}, R"({"text":"freq,spl\n100,80\nx,81\n"})", "text: line 3, column 1: 'x' is not a number"},
+        {{"measure", "import"},
+         R"({"text":"freq,spl\n100,80\nx,81\n"})",
+         "text: line 3, column 1: 'x' is not a number"},
         {{"measure", "import"}, R"({})", "text"},
         {{"measure", "import"}, R"({"text":"a","text_file":"b"})", "text"},
-        {{"measure", "import"}, R"({"text_file":"/no/such/file"})", "text_file: '/no/such/file': No such file"},
+        {{"measure", "import"},
+         R"({"text_file":"/no/such/file"})",
+         "text_file: '/no/such/file': No such file"},
         {{"measure", "import"}, R"({"text_file":")" + folder.path("") + "\"}", "text_file"},
         {{"measure", "import"}, R"({"text_file":")" + zeros + "\"}", "text"},
         {{"measure", "import"}, R"({"text_file":")" + huge + "\"}", "MB"},
@@ -233,6 +317,7 @@ TEST(CommandLine, wrongInputIsRefusedInOneLineWithTheKey) {
         {{"network", "sovle"}, "{}", "verb: 'sovle' given, the nearest known verb is solve"},
         {{"network", "solve", "--descibe"}, "{}", "arguments: '--descibe' given"},
     };
+
     for (const auto& row : rows) {
         const cli::Answer a = answer(row.words, row.input);
         EXPECT_EQ(a.status, 2) << row.input;

@@ -23,6 +23,8 @@ void checkTable(const Row (&table)[N], F&& computed) {
 }
 
 /// |a − b| relative to |b|.
-inline double relativeError(std::complex<double> a, std::complex<double> b) { return std::abs(a - b) / std::abs(b); }
+inline double relativeError(std::complex<double> a, std::complex<double> b) {
+    return std::abs(a - b) / std::abs(b);
+}
 
 } // namespace yf::test

@@ -19,7 +19,8 @@ const job::History& demoHistory() {
 
 job::Job edited(const job::Job& job, const job::Edit& edit) {
     auto changed = edit.apply(job);
-    EXPECT_TRUE(changed.ok()) << edit.name << ": " << (changed.ok() ? "" : text::sentence(changed.error()));
+    EXPECT_TRUE(changed.ok()) << edit.name << ": "
+                              << (changed.ok() ? "" : text::sentence(changed.error()));
     return changed ? *changed : job;
 }
 

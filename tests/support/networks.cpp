@@ -109,9 +109,13 @@ std::uint64_t Random::bits() {
     return z ^ (z >> 31U);
 }
 
-double Random::uniform() { return static_cast<double>(bits() >> 11U) / 9007199254740992.0; }
+double Random::uniform() {
+    return static_cast<double>(bits() >> 11U) / 9007199254740992.0;
+}
 
-double Random::between(double lowest, double highest) { return lowest * std::pow(highest / lowest, uniform()); }
+double Random::between(double lowest, double highest) {
+    return lowest * std::pow(highest / lowest, uniform());
+}
 
 Network randomNetwork(std::uint64_t seed) {
     Random random(seed);
@@ -124,9 +128,12 @@ Network randomNetwork(std::uint64_t seed) {
     Ways ways{.join = random.below(4) == 0 ? Joining::series : Joining::parallel};
     const int count = 1 + random.below(3);
     for (int w = 0; w < count; ++w) {
-        Section way{.name = "w" + std::to_string(w), .ladder = randomLadder(random, number, lossy, 8)};
+        Section way{.name = "w" + std::to_string(w),
+                    .ladder = randomLadder(random, number, lossy, 8)};
         const std::string driver = "d" + std::to_string(w);
-        DriverEnd end{.driver = driver, .polarity = random.below(2) == 0 ? 1 : -1, .count = 1 + random.below(2)};
+        DriverEnd end{.driver = driver,
+                      .polarity = random.below(2) == 0 ? 1 : -1,
+                      .count = 1 + random.below(2)};
         // How one unit alone is wired with itself is no question, and is not written.
         end.wiring = end.count > 1 && random.below(2) == 0 ? Joining::series : Joining::parallel;
         way.end = end;

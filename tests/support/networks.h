@@ -12,7 +12,9 @@ namespace yf::test {
 [[nodiscard]] network::Network networkFrom(const std::string& json);
 
 /// Its solution on an axis.
-[[nodiscard]] network::Solution solved(const network::Network& network, const curve::Axis& axis, network::Method method = network::Method::automatic);
+[[nodiscard]] network::Solution solved(const network::Network& network,
+                                       const curve::Axis& axis,
+                                       network::Method method = network::Method::automatic);
 
 /// SplitMix64: the same networks on every machine.
 class Random {
@@ -27,7 +29,9 @@ public:
     /// Uniform in the logarithm.
     [[nodiscard]] double between(double lowest, double highest);
 
-    [[nodiscard]] int below(int count) { return static_cast<int>(bits() % static_cast<std::uint64_t>(count)); }
+    [[nodiscard]] int below(int count) {
+        return static_cast<int>(bits() % static_cast<std::uint64_t>(count));
+    }
 
 private:
     std::uint64_t state_;

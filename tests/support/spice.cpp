@@ -2,7 +2,6 @@
 #include "tests/support/spice.h"
 
 #include "core/text/number.h"
-
 #include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
@@ -130,8 +129,10 @@ private:
         }
         const double Rm = model.Re * model.Qms / model.Qes;
         line("R" + fresh() + " " + at + " " + b + " " + number(Rm));
-        line("L" + fresh() + " " + at + " " + b + " " + number(Rm / (twoPi * model.fs * model.Qms)));
-        line("C" + fresh() + " " + at + " " + b + " " + number(model.Qms / (twoPi * model.fs * Rm)));
+        line("L" + fresh() + " " + at + " " + b + " " +
+             number(Rm / (twoPi * model.fs * model.Qms)));
+        line("C" + fresh() + " " + at + " " + b + " " +
+             number(model.Qms / (twoPi * model.fs * Rm)));
     }
 
     void end(const DriverEnd& e, const std::string& hot, const std::string& back) {
@@ -146,7 +147,8 @@ private:
             oneDriver(*named, from, to);
             from = to;
         }
-        const std::string voltage = back == "0" ? "v(" + hot + ")" : "(v(" + hot + ")-v(" + back + "))";
+        const std::string voltage =
+            back == "0" ? "v(" + hot + ")" : "(v(" + hot + ")-v(" + back + "))";
         result_.drives.push_back(e.polarity > 0 ? voltage : "(-" + voltage + ")");
     }
 
@@ -163,7 +165,8 @@ private:
             } else {
                 const ControlResistances r = resistances(std::get<ControlSlot>(slot));
                 const std::string next = fresh();
-                line("R" + fresh() + " " + hot + " " + next + " " + number(std::max(r.inLine, 1e-12)));
+                line("R" + fresh() + " " + hot + " " + next + " " +
+                     number(std::max(r.inLine, 1e-12)));
                 if (r.toReturn) {
                     line("R" + fresh() + " " + next + " " + back + " " + number(*r.toReturn));
                 }
@@ -188,7 +191,8 @@ private:
     }
 
     /// Controlled sources: E carries the voltage up, F the current back.
-    std::string transform(const TransformerSlot& t, const std::string& hot, const std::string& back) {
+    std::string
+    transform(const TransformerSlot& t, const std::string& hot, const std::string& back) {
         std::string primary = hot;
         if (t.dcr > 0.0) {
             primary = fresh();
@@ -200,14 +204,17 @@ private:
         const std::string secondary = fresh();
         const std::string inside = fresh();
         const std::string sense = "V" + fresh();
-        line("E" + fresh() + " " + inside + " " + back + " " + primary + " " + back + " " + number(t.ratio));
+        line("E" + fresh() + " " + inside + " " + back + " " + primary + " " + back + " " +
+             number(t.ratio));
         line(sense + " " + inside + " " + secondary + " 0");
         line("F" + fresh() + " " + primary + " " + back + " " + sense + " " + number(t.ratio));
         return secondary;
     }
 
     void net(const Net& n, const std::string& in) {
-        const auto node = [&](const std::string& name) { return name == "0" ? name : name == "in" ? in : "n_" + name; };
+        const auto node = [&](const std::string& name) {
+            return name == "0" ? name : name == "in" ? in : "n_" + name;
+        };
         for (const NetPart& p : n.parts) {
             port(p.port, node(p.from), node(p.to));
         }
@@ -226,14 +233,17 @@ private:
 std::string run(const TempFolder& folder, const std::string& circuit) {
     folder.write("circuit.cir", circuit);
     const std::string log = folder.path("log");
-    const std::string command = "cd '" + folder.path("") + "' && timeout 20 ngspice -b circuit.cir > log 2>&1";
+    const std::string command =
+        "cd '" + folder.path("") + "' && timeout 20 ngspice -b circuit.cir > log 2>&1";
     EXPECT_EQ(std::system(command.c_str()), 0) << fileContent(log);
     return fileContent(log);
 }
 
 } // namespace
 
-Netlist netlist(const Network& network) { return Writer(network).write(); }
+Netlist netlist(const Network& network) {
+    return Writer(network).write();
+}
 
 std::string circuitOf(const std::string& file) {
     const std::string whole = dataFile("ngspice/" + file);
@@ -241,7 +251,8 @@ std::string circuitOf(const std::string& file) {
 }
 
 Sweep sweep(const std::string& circuit, const std::vector<std::string>& expressions) {
-    std::string control = ".control\nset numdgt=15\nset wr_singlescale\nset wr_vecnames\nac dec 160 10 39810.7171\n";
+    std::string control =
+        ".control\nset numdgt=15\nset wr_singlescale\nset wr_vecnames\nac dec 160 10 39810.7171\n";
     std::string names;
     for (std::size_t i = 0; i < expressions.size(); ++i) {
         const std::string name = "yf" + std::to_string(i);

@@ -13,9 +13,9 @@ namespace yf::test::spice {
 /// A network as a netlist with the return at node 0 and V1 as source; each driver of the notation a
 /// subcircuit made from its parameters. Written independently of core/network/graph.
 struct Netlist {
-    std::string text;                 ///< without control section and .end
-    std::vector<std::string> drives;  ///< an expression for each driver end, re the EMF of 1 V
-    std::string impedance;            ///< an expression for the load behind the source resistance
+    std::string text;                ///< without control section and .end
+    std::vector<std::string> drives; ///< an expression for each driver end, re the EMF of 1 V
+    std::string impedance;           ///< an expression for the load behind the source resistance
 };
 
 [[nodiscard]] Netlist netlist(const network::Network& network);

@@ -8,7 +8,8 @@
 namespace yf::test {
 
 TempFolder::TempFolder() {
-    std::string name = (std::filesystem::temp_directory_path() / "yellowfront-test-XXXXXX").string();
+    std::string name =
+        (std::filesystem::temp_directory_path() / "yellowfront-test-XXXXXX").string();
     EXPECT_NE(::mkdtemp(name.data()), nullptr);
     folder_ = name;
 }
@@ -29,6 +30,8 @@ std::string fileContent(const std::string& path) {
     return {std::istreambuf_iterator<char>(file), {}};
 }
 
-std::string dataFile(const std::string& name) { return fileContent(std::string(YF_TEST_DATA) + "/" + name); }
+std::string dataFile(const std::string& name) {
+    return fileContent(std::string(YF_TEST_DATA) + "/" + name);
+}
 
 } // namespace yf::test

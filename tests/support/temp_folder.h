@@ -16,7 +16,9 @@ public:
     TempFolder(const TempFolder&) = delete;
     TempFolder& operator=(const TempFolder&) = delete;
 
-    [[nodiscard]] std::string path(const std::string& name) const { return (folder_ / name).string(); }
+    [[nodiscard]] std::string path(const std::string& name) const {
+        return (folder_ / name).string();
+    }
 
     /// Writes a file and gives its path.
     std::string write(const std::string& name, const std::string& content) const;

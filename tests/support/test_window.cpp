@@ -1,12 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/support/test_window.h"
 
-#include "cli/verb.h"
-#include "core/job/store/store.h"
-
 #include "app/line/line_bar.h"
 #include "app/theme/theme.h"
 #include "app/widgets/notice.h"
+#include "cli/verb.h"
+#include "core/job/store/store.h"
 #include "tests/support/demo_job.h"
 
 #include <QApplication>
@@ -38,9 +37,13 @@ void WindowTest::settle() {
     QApplication::processEvents();
 }
 
-QString WindowTest::line(const char* figure) { return find<app::LineBar>("line")->textOf(QLatin1String(figure)); }
+QString WindowTest::line(const char* figure) {
+    return find<app::LineBar>("line")->textOf(QLatin1String(figure));
+}
 
-QString WindowTest::notice() { return find<app::Notice>("notice")->text(); }
+QString WindowTest::notice() {
+    return find<app::Notice>("notice")->text();
+}
 
 void WindowTest::press(Qt::Key key, Qt::KeyboardModifiers modifiers) {
     QWidget* focus = QApplication::focusWidget();
@@ -54,12 +57,21 @@ void WindowTest::type(const char* characters) {
     }
 }
 
-void WindowTest::click(QWidget* widget, const QPoint& at) { QTest::mouseClick(widget, Qt::LeftButton, Qt::NoModifier, at); }
+void WindowTest::click(QWidget* widget, const QPoint& at) {
+    QTest::mouseClick(widget, Qt::LeftButton, Qt::NoModifier, at);
+}
 
 void WindowTest::wheel(QWidget* widget, int notches, Qt::KeyboardModifiers modifiers) {
     const QPointF at = QRectF(widget->rect()).center();
     for (int i = 0; i < std::abs(notches); ++i) {
-        QWheelEvent event(at, widget->mapToGlobal(at), {}, {0, notches > 0 ? 120 : -120}, Qt::NoButton, modifiers, Qt::NoScrollPhase, false);
+        QWheelEvent event(at,
+                          widget->mapToGlobal(at),
+                          {},
+                          {0, notches > 0 ? 120 : -120},
+                          Qt::NoButton,
+                          modifiers,
+                          Qt::NoScrollPhase,
+                          false);
         QApplication::sendEvent(widget, &event);
     }
 }
@@ -81,10 +93,13 @@ void WindowTest::drop(QWidget* widget, const QPoint& at, const QStringList& file
 }
 
 std::string WindowTest::figureByCommandLine(const std::string& figure) {
-    const auto answer = cli::answer({"job", "show"}, [&]() -> Result<std::string> { return R"({"job_file":")" + path + "\"}"; });
+    const auto answer = cli::answer({"job", "show"}, [&]() -> Result<std::string> {
+        return R"({"job_file":")" + path + "\"}";
+    });
     EXPECT_EQ(answer.status, 0) << answer.err;
     const auto shown = text::parseJson(answer.out);
-    for (const text::Value& entry : *shown->find("cabinets")->list()->front().find("line")->list()) {
+    for (const text::Value& entry :
+         *shown->find("cabinets")->list()->front().find("line")->list()) {
         if (*entry.find("id")->word() == figure) {
             return *entry.find("text")->word();
         }

@@ -3,7 +3,6 @@
 
 #include "app/main_window.h"
 #include "app/widgets/ask.h"
-
 #include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
@@ -21,12 +20,16 @@ public:
     QString write;
     int asked{};
 
-    [[nodiscard]] QStringList filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override {
+    [[nodiscard]] QStringList
+    filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override {
         ++asked;
         return open;
     }
 
-    [[nodiscard]] QString fileToWrite(QWidget* /*parent*/, const QString& /*title*/, const QString& /*proposal*/, const QString& /*filter*/) override {
+    [[nodiscard]] QString fileToWrite(QWidget* /*parent*/,
+                                      const QString& /*title*/,
+                                      const QString& /*proposal*/,
+                                      const QString& /*filter*/) override {
         ++asked;
         return write;
     }

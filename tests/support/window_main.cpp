@@ -1,15 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/theme/theme.h"
-
 #include "tests/support/temp_folder.h"
-
-#include <gtest/gtest.h>
 
 #include <QApplication>
 #include <QLocale>
 
+#include <gtest/gtest.h>
+
 /// libdbus and fontconfig keep what they allocate; that is not ours to mend.
-extern "C" const char* __lsan_default_suppressions() { return "leak:libdbus-1.so\nleak:libfontconfig.so\n"; } // NOLINT
+extern "C" const char* __lsan_default_suppressions() {
+    return "leak:libdbus-1.so\nleak:libfontconfig.so\n";
+} // NOLINT
 
 int main(int argc, char** argv) {
     testing::InitGoogleTest(&argc, argv);
@@ -18,7 +19,8 @@ int main(int argc, char** argv) {
         return RUN_ALL_TESTS();
     }
     // Nothing of the user's machine may show through: display, folders, locale, blinking.
-    if (!qEnvironmentVariableIsSet("QT_QPA_PLATFORM") && !qEnvironmentVariableIsSet("DISPLAY") && !qEnvironmentVariableIsSet("WAYLAND_DISPLAY")) {
+    if (!qEnvironmentVariableIsSet("QT_QPA_PLATFORM") && !qEnvironmentVariableIsSet("DISPLAY") &&
+        !qEnvironmentVariableIsSet("WAYLAND_DISPLAY")) {
         qputenv("QT_QPA_PLATFORM", "offscreen");
     }
     const yf::test::TempFolder home;

@@ -2,12 +2,12 @@
 #include "core/job/store/store.h"
 
 #include <sqlite3.h>
+#include <sys/stat.h>
 
 #include <algorithm>
 #include <cerrno>
 #include <cstring>
 #include <map>
-#include <sys/stat.h>
 
 namespace yf::job::store {
 
@@ -50,7 +50,8 @@ public:
     ~Statement() { sqlite3_finalize(statement_); }
 
     Statement& bind(int index, const std::string& text) {
-        sqlite3_bind_text(statement_, index, text.data(), static_cast<int>(text.size()), SQLITE_TRANSIENT);
+        sqlite3_bind_text(
+            statement_, index, text.data(), static_cast<int>(text.size()), SQLITE_TRANSIENT);
         return *this;
     }
 
@@ -65,8 +66,11 @@ public:
     }
 
     Statement& bind(int index, const std::vector<double>& numbers) {
-        sqlite3_bind_blob(
-            statement_, index, numbers.data(), static_cast<int>(numbers.size() * sizeof(double)), SQLITE_TRANSIENT);
+        sqlite3_bind_blob(statement_,
+                          index,
+                          numbers.data(),
+                          static_cast<int>(numbers.size() * sizeof(double)),
+                          SQLITE_TRANSIENT);
         return *this;
     }
 
@@ -81,12 +85,17 @@ public:
     [[nodiscard]] std::string text(int column) const {
         const auto* data = sqlite3_column_text(statement_, column);
         const auto size = static_cast<std::size_t>(sqlite3_column_bytes(statement_, column));
-        return data == nullptr ? std::string{} : std::string(reinterpret_cast<const char*>(data), size);
+        return data == nullptr ? std::string{}
+                               : std::string(reinterpret_cast<const char*>(data), size);
     }
 
-    [[nodiscard]] sqlite3_int64 whole(int column) const { return sqlite3_column_int64(statement_, column); }
+    [[nodiscard]] sqlite3_int64 whole(int column) const {
+        return sqlite3_column_int64(statement_, column);
+    }
 
-    [[nodiscard]] double number(int column) const { return sqlite3_column_double(statement_, column); }
+    [[nodiscard]] double number(int column) const {
+        return sqlite3_column_double(statement_, column);
+    }
 
     [[nodiscard]] std::vector<double> numbers(int column) const {
         const void* data = sqlite3_column_blob(statement_, column);
@@ -140,7 +149,9 @@ Result<sqlite3*> connect(const std::string& path, int flags) {
     sqlite3* database = nullptr;
     const int code = sqlite3_open_v2(path.c_str(), &database, flags, nullptr);
     if (code != SQLITE_OK) {
-        const Error error{path, std::string("cannot be opened: ") + sqlite3_errstr(code), "must be a job file that you may read"};
+        const Error error{path,
+                          std::string("cannot be opened: ") + sqlite3_errstr(code),
+                          "must be a job file that you may read"};
         sqlite3_close(database);
         return error;
     }
@@ -153,6 +164,7 @@ Result<sqlite3*> connect(const std::string& path, int flags) {
 /// Not there, a folder, or no bytes of ours: said before SQLite speaks of "not a database".
 std::optional<Error> checkFile(const std::string& path) {
     struct stat info {};
+
     if (::stat(path.c_str(), &info) != 0) {
         return Error{path, std::strerror(errno), "must be a job file"};
     }
@@ -170,16 +182,18 @@ Done checkContent(const std::string& path, sqlite3* database) {
     const bool answered = check.step();
     if (!answered || check.text(0) != "ok") {
         return Error{path,
-                     "is damaged: " + (answered ? check.text(0) : std::string(sqlite3_errmsg(database))),
+                     "is damaged: " +
+                         (answered ? check.text(0) : std::string(sqlite3_errmsg(database))),
                      "open a copy of it; this file was left untouched"};
     }
     return done();
 }
 
 Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const std::string& key) {
-    Statement statement(database,
-                        "SELECT phase, trusted_from, trusted_to, frequencies, real_parts, imaginary_parts "
-                        "FROM curve WHERE key = ?");
+    Statement statement(
+        database,
+        "SELECT phase, trusted_from, trusted_to, frequencies, real_parts, imaginary_parts "
+        "FROM curve WHERE key = ?");
     statement.bind(1, key);
     if (!statement.step()) {
         return Error{path, "curve " + key + " is missing", "the file is damaged"};
@@ -188,8 +202,10 @@ Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const
     const auto frequencies = statement.numbers(3);
     const auto re = statement.numbers(4);
     const auto im = statement.numbers(5);
-    const bool rising = std::ranges::adjacent_find(frequencies, std::greater_equal{}) == frequencies.end();
-    const bool shaped = frequencies.size() >= 2 && frequencies.size() == re.size() && re.size() == im.size();
+    const bool rising =
+        std::ranges::adjacent_find(frequencies, std::greater_equal{}) == frequencies.end();
+    const bool shaped =
+        frequencies.size() >= 2 && frequencies.size() == re.size() && re.size() == im.size();
     if (phase == std::end(phaseNames) || !shaped || !rising || !(frequencies.front() > 0.0)) {
         return Error{path, "curve " + key + " is not as it should be", "the file is damaged"};
     }
@@ -206,7 +222,10 @@ Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const
 using CurveCache = std::map<std::string, std::shared_ptr<const curve::Curve>>;
 
 /// The job of one step; its takes share curves with those of other steps.
-Result<Job> readJob(sqlite3* database, const std::string& path, const std::string& document, CurveCache& curves) {
+Result<Job> readJob(sqlite3* database,
+                    const std::string& path,
+                    const std::string& document,
+                    CurveCache& curves) {
     YF_TRY(value, text::parseJson(document));
     auto job = text::read<Job>(value, "");
     if (!job) {
@@ -225,13 +244,16 @@ Result<Job> readJob(sqlite3* database, const std::string& path, const std::strin
 
 } // namespace
 
-std::string toDocument(const Job& job) { return text::writeJson(text::write(job)); }
+std::string toDocument(const Job& job) {
+    return text::writeJson(text::write(job));
+}
 
 Store::Store(std::string path, sqlite3* database, bool readOnly)
     : path_(std::move(path)), database_(database), readOnly_(readOnly) {}
 
 Store::Store(Store&& other) noexcept
-    : path_(std::move(other.path_)), database_(std::exchange(other.database_, nullptr)), readOnly_(other.readOnly_) {}
+    : path_(std::move(other.path_)), database_(std::exchange(other.database_, nullptr)),
+      readOnly_(other.readOnly_) {}
 
 Store& Store::operator=(Store&& other) noexcept {
     std::swap(path_, other.path_);
@@ -240,34 +262,46 @@ Store& Store::operator=(Store&& other) noexcept {
     return *this;
 }
 
-Store::~Store() { sqlite3_close(database_); }
+Store::~Store() {
+    sqlite3_close(database_);
+}
 
 Result<Store> Store::create(const std::string& path, const History& history) {
     struct stat info {};
+
     if (::stat(path.c_str(), &info) == 0) {
         return Error{path, "exists already", "choose another name; nothing was overwritten"};
     }
     YF_TRY(database, connect(path, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE));
     Store store(path, database, false);
+    auto filled = store.fill(history);
+    if (!filled) {
+        ::remove(path.c_str());
+        return filled.error();
+    }
+    return store;
+}
+
+Done Store::fill(const History& history) {
     YF_TRY(prepared,
-           execute(path,
-                   database,
+           execute(path_,
+                   database_,
                    "PRAGMA page_size=16384; PRAGMA journal_mode=DELETE; PRAGMA synchronous=FULL; "
                    "PRAGMA foreign_keys=ON; BEGIN IMMEDIATE; PRAGMA application_id=" +
-                       std::to_string(applicationId) + "; PRAGMA user_version=" + std::to_string(formatVersion) + ";" +
-                       schema));
+                       std::to_string(applicationId) +
+                       "; PRAGMA user_version=" + std::to_string(formatVersion) + ";" + schema));
     static_cast<void>(prepared);
     for (const Step& step : history.steps()) {
-        YF_TRY(written, store.writeStep(step, Moved::appended));
+        YF_TRY(written, writeStep(step, Moved::appended));
         static_cast<void>(written);
     }
     for (std::size_t k = history.steps().size() - 1; k > history.position(); --k) {
-        YF_TRY(moved, store.writeStep(history.steps()[k - 1], Moved::back));
+        YF_TRY(moved, writeStep(history.steps()[k - 1], Moved::back));
         static_cast<void>(moved);
     }
-    YF_TRY(committed, execute(path, database, "COMMIT"));
+    YF_TRY(committed, execute(path_, database_, "COMMIT"));
     static_cast<void>(committed);
-    return store;
+    return done();
 }
 
 Result<Store> Store::open(const std::string& path) {
@@ -285,7 +319,8 @@ Result<Store> Store::open(const std::string& path) {
     if (pragma(*database, "user_version") > formatVersion) {
         store.readOnly_ = true;
     } else {
-        YF_TRY(prepared, execute(path, *database, "PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON"));
+        YF_TRY(prepared,
+               execute(path, *database, "PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON"));
         static_cast<void>(prepared);
     }
     return store;
@@ -308,7 +343,8 @@ Result<History> Store::load() const {
         return Error{path_, "has no current state", "the file is damaged"};
     }
     const sqlite3_int64 current = state.whole(0);
-    Statement rows(database_, "SELECT id, name, merge_key, document FROM step WHERE id > ? ORDER BY id");
+    Statement rows(database_,
+                   "SELECT id, name, merge_key, document FROM step WHERE id > ? ORDER BY id");
     rows.bind(1, current - static_cast<sqlite3_int64>(keptSteps));
     std::vector<Step> steps;
     std::optional<std::size_t> position;
@@ -355,24 +391,28 @@ Done Store::writeCurves(const Job& job) {
 
 Done Store::writeStep(const Step& step, Moved moved) {
     if (moved == Moved::back || moved == Moved::forward) {
-        Statement move(database_,
-                       moved == Moved::back
-                           ? "UPDATE state SET current = (SELECT max(id) FROM step WHERE id < current)"
-                           : "UPDATE state SET current = (SELECT min(id) FROM step WHERE id > current)");
+        Statement move(
+            database_,
+            moved == Moved::back
+                ? "UPDATE state SET current = (SELECT max(id) FROM step WHERE id < current)"
+                : "UPDATE state SET current = (SELECT min(id) FROM step WHERE id > current)");
         return finish(path_, database_, move);
     }
     YF_TRY(curves, writeCurves(step.job));
     static_cast<void>(curves);
     if (moved == Moved::merged) {
         Statement update(database_,
-                         "UPDATE step SET name = ?, merge_key = ?, document = ? WHERE id = (SELECT current FROM state)");
+                         "UPDATE step SET name = ?, merge_key = ?, document = ? WHERE id = (SELECT "
+                         "current FROM state)");
         update.bind(1, step.name).bind(2, step.mergeKey).bind(3, toDocument(step.job));
         YF_TRY(updated, finish(path_, database_, update));
         static_cast<void>(updated);
         Statement drop(database_, "DELETE FROM step WHERE id > (SELECT current FROM state)");
         return finish(path_, database_, drop);
     }
-    Statement drop(database_, "DELETE FROM step WHERE id > (SELECT current FROM state) OR id <= (SELECT current FROM state) - ?");
+    Statement drop(database_,
+                   "DELETE FROM step WHERE id > (SELECT current FROM state) OR id <= (SELECT "
+                   "current FROM state) - ?");
     drop.bind(1, static_cast<sqlite3_int64>(keptSteps));
     YF_TRY(dropped, finish(path_, database_, drop));
     static_cast<void>(dropped);
@@ -380,7 +420,9 @@ Done Store::writeStep(const Step& step, Moved moved) {
     insert.bind(1, step.name).bind(2, step.mergeKey).bind(3, toDocument(step.job));
     YF_TRY(inserted, finish(path_, database_, insert));
     static_cast<void>(inserted);
-    Statement point(database_, "INSERT INTO state VALUES(1, ?) ON CONFLICT(one) DO UPDATE SET current = excluded.current");
+    Statement point(
+        database_,
+        "INSERT INTO state VALUES(1, ?) ON CONFLICT(one) DO UPDATE SET current = excluded.current");
     point.bind(1, sqlite3_last_insert_rowid(database_));
     return finish(path_, database_, point);
 }
@@ -403,6 +445,7 @@ Done Store::write(const Step& step, Moved moved) {
 
 Done Store::copyTo(const std::string& path) const {
     struct stat info {};
+
     if (::stat(path.c_str(), &info) == 0) {
         return Error{path, "exists already", "choose another name; nothing was overwritten"};
     }

@@ -59,6 +59,7 @@ public:
 private:
     Store(std::string path, sqlite3* database, bool readOnly);
 
+    [[nodiscard]] Done fill(const History& history);
     [[nodiscard]] Done writeStep(const Step& step, Moved moved);
     [[nodiscard]] Done writeCurves(const Job& job);
 

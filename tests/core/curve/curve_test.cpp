@@ -4,7 +4,6 @@
 #include "core/driver/impedance.h"
 #include "core/quantity/level.h"
 #include "core/text/sentence.h"
-
 #include "tests/support/check_table.h"
 
 #include <gtest/gtest.h>
@@ -38,7 +37,8 @@ Complex chain(double f) {
     const Complex l = s(2200.0);
     const Complex p = s(900.0);
     const double g = std::pow(10.0, 5.1 / 20.0);
-    return h * h / (h * h + h / 0.8 + 1.0) / (l * l + l / 1.1 + 1.0) * (p * p + p * g / 4.0 + 1.0) / (p * p + p / 4.0 + 1.0);
+    return h * h / (h * h + h / 0.8 + 1.0) / (l * l + l / 1.1 + 1.0) * (p * p + p * g / 4.0 + 1.0) /
+           (p * p + p / 4.0 + 1.0);
 }
 
 template <class F>
@@ -67,7 +67,9 @@ TEST(DesignAxis, isTheBaseTenOctaveSeries) {
 // Decibels and unwrapped phase over ln f: a pure delay and a straight slope come back exactly where
 // the chord between complex values would lose 1.25 dB.
 TEST(Interpolation, keepsDelayAndSlope) {
-    const auto value = [](double f) { return std::polar(std::pow(f / 1000.0, 1.5), -twoPi * f * 0.0004); };
+    const auto value = [](double f) {
+        return std::polar(std::pow(f / 1000.0, 1.5), -twoPi * f * 0.0004);
+    };
     const Curve curve = sampled(logAxis(50.0, 12000.0, 12), value);
     for (const double f : {51.0, 333.0, 1000.0, 2718.0, 9999.0}) {
         const auto at = curve::interpolate(curve, {f});
@@ -97,7 +99,8 @@ TEST(Interpolation, refusesToLeaveTheData) {
 
 TEST(Interpolation, bulkDelayFindsTheFlightTime) {
     for (const double delay : {0.0, 0.0003, 0.003, -0.001}) {
-        const Curve curve = sampled(logAxis(100.0, 20000.0, 48), [&](double f) { return std::polar(1.0, -twoPi * f * delay); });
+        const Curve curve = sampled(logAxis(100.0, 20000.0, 48),
+                                    [&](double f) { return std::polar(1.0, -twoPi * f * delay); });
         // 20 µs turn neighbouring points of the design axis at 20 kHz by 2°: far from the 180° that
         // would upset unwrapping, which is all that it is for.
         EXPECT_NEAR(curve::bulkDelay(curve), delay, 20e-6) << delay;
@@ -105,13 +108,17 @@ TEST(Interpolation, bulkDelayFindsTheFlightTime) {
 }
 
 TEST(MinimumPhase, ofARationalChain) {
-    const Curve curve = sampled(curve::designAxis(), [](double f) { return Complex(std::abs(chain(f))); }, curve::Phase::none);
+    const Curve curve = sampled(
+        curve::designAxis(),
+        [](double f) { return Complex(std::abs(chain(f))); },
+        curve::Phase::none);
     const auto phase = curve::minimumPhase(curve);
     for (std::size_t k = 0; k < curve.size(); ++k) {
         const double f = curve.frequencies()[k];
         if (f >= 40.0 && f <= 10000.0) {
             // The chapter's claim: within 1°.
-            EXPECT_NEAR(std::remainder(phase[k] - std::arg(chain(f)), twoPi) / degree, 0.0, 1.0) << f;
+            EXPECT_NEAR(std::remainder(phase[k] - std::arg(chain(f)), twoPi) / degree, 0.0, 1.0)
+                << f;
         }
     }
 }
@@ -119,7 +126,10 @@ TEST(MinimumPhase, ofARationalChain) {
 // Bode's law in its simplest form: a straight slope of n·6.02 dB an octave has n·90° everywhere.
 TEST(MinimumPhase, ofStraightSlopes) {
     for (const double slope : {-2.0, -1.0, 0.0, 1.0, 2.0, 3.0}) {
-        const Curve curve = sampled(logAxis(50.0, 5000.0, 12), [&](double f) { return Complex(std::pow(f / 500.0, slope)); }, curve::Phase::none);
+        const Curve curve = sampled(
+            logAxis(50.0, 5000.0, 12),
+            [&](double f) { return Complex(std::pow(f / 500.0, slope)); },
+            curve::Phase::none);
         for (const double phase : curve::minimumPhase(curve)) {
             EXPECT_NEAR(phase, slope * std::numbers::pi / 2.0, 1e-6);
         }
@@ -127,7 +137,10 @@ TEST(MinimumPhase, ofStraightSlopes) {
 }
 
 TEST(MinimumPhase, levelsStayAndTheCurveSaysSo) {
-    const Curve levels = sampled(logAxis(20.0, 20000.0, 24), [](double f) { return Complex(std::abs(chain(f))); }, curve::Phase::none);
+    const Curve levels = sampled(
+        logAxis(20.0, 20000.0, 24),
+        [](double f) { return Complex(std::abs(chain(f))); },
+        curve::Phase::none);
     const Curve with = curve::withMinimumPhase(levels);
     EXPECT_EQ(with.phase(), curve::Phase::minimum);
     for (std::size_t k = 0; k < levels.size(); ++k) {
@@ -172,7 +185,8 @@ TEST(DriverImpedance, threePointMethodGivesTheParametersBack) {
 }
 
 TEST(DriverImpedance, missingParametersAreNamed) {
-    driver::ImpedanceModel d{.Re = 6.0, .fs = 50.0, .Qms = 4.0, .Qes = 0.5, .inductance = driver::InductanceModel::lr2};
+    driver::ImpedanceModel d{
+        .Re = 6.0, .fs = 50.0, .Qms = 4.0, .Qes = 0.5, .inductance = driver::InductanceModel::lr2};
     EXPECT_EQ(driver::check(d)->subject, "Le_h");
     d.Le = 1e-3;
     EXPECT_EQ(driver::check(d)->subject, "L2_h");

@@ -4,7 +4,6 @@
 #include "core/job/first_value.h"
 #include "core/job/history.h"
 #include "core/text/sentence.h"
-
 #include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
@@ -25,7 +24,9 @@ network::Part partOf(const job::Job& job, const std::string& id) {
     return part.value_or(network::Part{});
 }
 
-std::size_t partCount(const job::Job& job) { return network::parts(job.cabinets.front().circuit).size(); }
+std::size_t partCount(const job::Job& job) {
+    return network::parts(job.cabinets.front().circuit).size();
+}
 
 } // namespace
 
@@ -33,6 +34,7 @@ TEST(Edits, everyEditIsNamedAndChangesOneThing) {
     const job::Job& before = demoJob();
     network::Part part = partOf(before, "R2");
     part.value = 5.6;
+
     struct {
         job::Edit edit;
         const char* name;
@@ -40,13 +42,17 @@ TEST(Edits, everyEditIsNamedAndChangesOneThing) {
         {job::changePart(cabinet, part), "Change R2 to 5.6\u202FΩ"},
         {job::removePart(cabinet, "C4"), "Take out C4"},
         {job::insertPart(cabinet, {1, 0, true}, part), "Insert 5.6\u202FΩ in the line"},
-        {job::insertNewPart(cabinet, {0, 1, false}, PartKind::capacitor), "Insert a capacitor across the way"},
+        {job::insertNewPart(cabinet, {0, 1, false}, PartKind::capacitor),
+         "Insert a capacitor across the way"},
         {job::reverseDriver(cabinet, 1, "Teasel 26"), "Reverse Teasel 26"},
         {job::changeTitle("Other"), "Rename the job to Other"},
-        {job::changeTarget(cabinet, {.from = 100.0, .to = 15000.0, .tolerance = 1.5}), "Change the corridor"},
-        {job::startNetwork(cabinet, {.order = 2, .fx = 3000.0}), "Start second-order Linkwitz-Riley at 3\u202FkHz"},
+        {job::changeTarget(cabinet, {.from = 100.0, .to = 15000.0, .tolerance = 1.5}),
+         "Change the corridor"},
+        {job::startNetwork(cabinet, {.order = 2, .fx = 3000.0}),
+         "Start second-order Linkwitz-Riley at 3\u202FkHz"},
         {job::bypassPart(cabinet, "C5"), "Without C5"},
     };
+
     for (const auto& row : rows) {
         EXPECT_EQ(row.edit.name, row.name);
         const job::Job after = edited(before, row.edit);
@@ -76,19 +82,23 @@ TEST(Edits, whatDoesNotExistIsRefusedByName) {
         {job::startNetwork(cabinet, {.order = 3}), "order"},
         {job::startNetwork(cabinet, {.order = 2, .fx = 50000.0}), "Campion 165"},
     };
+
     for (const auto& row : rows) {
         const auto result = row.edit.apply(demoJob());
         ASSERT_FALSE(result.ok()) << row.part;
-        EXPECT_NE(text::sentence(result.error()).find(row.part), std::string::npos) << text::sentence(result.error());
+        EXPECT_NE(text::sentence(result.error()).find(row.part), std::string::npos)
+            << text::sentence(result.error());
     }
 }
 
 TEST(Edits, aStepNamesTheValueThatItReached) {
     History history(demoJob());
-    ASSERT_TRUE(history.apply(job::stepPart(cabinet, "R2", network::ESeries::E12, 1, "step R2")).ok());
+    ASSERT_TRUE(
+        history.apply(job::stepPart(cabinet, "R2", network::ESeries::E12, 1, "step R2")).ok());
     EXPECT_EQ(history.step().name, "Change R2 to 4.7\u202FΩ");
     EXPECT_NEAR(partOf(history.job(), "R2").value, 4.7, 1e-12);
-    ASSERT_TRUE(history.apply(job::stepPart(cabinet, "R2", network::ESeries::E12, 2, "step R2")).ok());
+    ASSERT_TRUE(
+        history.apply(job::stepPart(cabinet, "R2", network::ESeries::E12, 2, "step R2")).ok());
     EXPECT_EQ(history.step().name, "Change R2 to 6.8\u202FΩ");
     EXPECT_EQ(history.position(), 1U);
     history.undo();
@@ -111,34 +121,55 @@ TEST(Edits, stepsEndWhereNetworksEnd) {
 
 // docs/theory/network.md, "Coils": DCR ∝ L^0.6 for one wire; a capacitor's loss factor stays.
 TEST(Edits, lossesFollowANewValue) {
-    const network::Part coil = network::withValue({.id = "L1", .kind = PartKind::coil, .value = 1e-3, .dcr = 0.4, .price = 9.0}, 2e-3);
+    const network::Part coil = network::withValue(
+        {.id = "L1", .kind = PartKind::coil, .value = 1e-3, .dcr = 0.4, .price = 9.0}, 2e-3);
     EXPECT_NEAR(coil.dcr, 0.4 * std::pow(2.0, 0.6), 1e-12);
     EXPECT_FALSE(coil.price.has_value());
-    const network::Part capacitor = network::withValue({.id = "C1", .kind = PartKind::capacitor, .value = 4e-6, .esr = 0.1}, 8e-6);
+    const network::Part capacitor = network::withValue(
+        {.id = "C1", .kind = PartKind::capacitor, .value = 4e-6, .esr = 0.1}, 8e-6);
     EXPECT_NEAR(capacitor.esr, 0.05, 1e-12);
-    const network::Part same{.id = "C1", .kind = PartKind::capacitor, .value = 4e-6, .esr = 0.1, .price = 3.0};
+    const network::Part same{
+        .id = "C1", .kind = PartKind::capacitor, .value = 4e-6, .esr = 0.1, .price = 3.0};
     EXPECT_EQ(network::withValue(same, 4e-6), same);
 }
 
 TEST(Edits, typedNotation) {
-    const network::Part coil{.id = "L1", .kind = PartKind::coil, .value = 1e-3, .dcr = 0.4, .price = 9.0};
+    const network::Part coil{
+        .id = "L1", .kind = PartKind::coil, .value = 1e-3, .dcr = 0.4, .price = 9.0};
+
     struct {
         const char* text;
         double value;
         double dcr;
-    } const rows[] = {{"2", 2e-3, 0.4 * std::pow(2.0, 0.6)}, {"0,5 mH dcr=0.2", 0.5e-3, 0.2}, {"dcr=0,3", 1e-3, 0.3}, {"470uH dcr=150m", 0.47e-3, 0.15}, {"1m5 dcr=0R5", 1.5e-3, 0.5}};
+    } const rows[] = {{"2", 2e-3, 0.4 * std::pow(2.0, 0.6)},
+                      {"0,5 mH dcr=0.2", 0.5e-3, 0.2},
+                      {"dcr=0,3", 1e-3, 0.3},
+                      {"470uH dcr=150m", 0.47e-3, 0.15},
+                      {"1m5 dcr=0R5", 1.5e-3, 0.5}};
+
     for (const auto& row : rows) {
         const auto part = network::typedPart(coil, row.text);
         ASSERT_TRUE(part.ok()) << row.text << " " << text::sentence(part.error());
         EXPECT_NEAR(part->value / row.value, 1.0, 1e-12) << row.text;
         EXPECT_NEAR(part->dcr, row.dcr, 1e-12) << row.text;
     }
-    for (const char* const wrong : {"", "0", "-1", "abc", "4.7 uF", "1 dcr", "1 esr=0.1", "1 dcr=x", "1 dcr=-1", "1e30", "1 2"}) {
+    for (const char* const wrong : {"",
+                                    "0",
+                                    "-1",
+                                    "abc",
+                                    "4.7 uF",
+                                    "1 dcr",
+                                    "1 esr=0.1",
+                                    "1 dcr=x",
+                                    "1 dcr=-1",
+                                    "1e30",
+                                    "1 2"}) {
         const auto part = network::typedPart(coil, wrong);
         ASSERT_FALSE(part.ok()) << wrong;
         EXPECT_EQ(part.error().subject, "L1") << wrong;
     }
-    EXPECT_EQ(network::typedPart(coil, "1 mH")->price, coil.price); // unchanged value, unchanged price
+    EXPECT_EQ(network::typedPart(coil, "1 mH")->price,
+              coil.price); // unchanged value, unchanged price
 }
 
 TEST(Edits, absurdValuesAreQuestioned) {
@@ -146,10 +177,19 @@ TEST(Edits, absurdValuesAreQuestioned) {
         PartKind kind;
         double value;
         bool questioned;
-    } const rows[] = {{PartKind::capacitor, 47e-3, true}, {PartKind::capacitor, 47e-6, false}, {PartKind::capacitor, 1e-12, true}, {PartKind::coil, 1.0, true},
-                      {PartKind::coil, 1e-3, false},      {PartKind::resistor, 1e6, true},     {PartKind::resistor, 0.01, true},   {PartKind::resistor, 8.2, false}};
+    } const rows[] = {{PartKind::capacitor, 47e-3, true},
+                      {PartKind::capacitor, 47e-6, false},
+                      {PartKind::capacitor, 1e-12, true},
+                      {PartKind::coil, 1.0, true},
+                      {PartKind::coil, 1e-3, false},
+                      {PartKind::resistor, 1e6, true},
+                      {PartKind::resistor, 0.01, true},
+                      {PartKind::resistor, 8.2, false}};
+
     for (const auto& row : rows) {
-        EXPECT_EQ(job::questionAbout({.id = "X", .kind = row.kind, .value = row.value}).has_value(), row.questioned) << row.value;
+        EXPECT_EQ(job::questionAbout({.id = "X", .kind = row.kind, .value = row.value}).has_value(),
+                  row.questioned)
+            << row.value;
     }
 }
 
@@ -169,7 +209,8 @@ TEST(FirstValue, isTheSmallestThatIsNoticed) {
         double largest = 0.0;
         for (std::size_t k = 0; k < before.axis.size(); ++k) {
             if (before.axis[k] >= 20.0 && before.axis[k] <= 20000.0) {
-                largest = std::max(largest, std::abs(quantity::decibels(after.sum[k] / before.sum[k])));
+                largest =
+                    std::max(largest, std::abs(quantity::decibels(after.sum[k] / before.sum[k])));
             }
         }
         return largest;
@@ -180,12 +221,16 @@ TEST(FirstValue, isTheSmallestThatIsNoticed) {
             const auto value = job::firstValue(demoJob(), cabinet, place, kind);
             ASSERT_TRUE(value.ok());
             network::Part part{.id = "", .kind = kind, .value = *value};
-            EXPECT_GE(sumChange(demoJob(), edited(demoJob(), job::insertPart(cabinet, place, part))), 0.1);
+            EXPECT_GE(
+                sumChange(demoJob(), edited(demoJob(), job::insertPart(cabinet, place, part))),
+                0.1);
             const bool largeIsNeutral = inLine == (kind == PartKind::capacitor);
             part.value = network::stepValue(*value, network::ESeries::E6, largeIsNeutral ? 1 : -1);
             const network::ValueRange usual = network::usualValues(kind);
             if (part.value >= usual.lowest && part.value <= usual.highest) {
-                EXPECT_LT(sumChange(demoJob(), edited(demoJob(), job::insertPart(cabinet, place, part))), 0.1);
+                EXPECT_LT(
+                    sumChange(demoJob(), edited(demoJob(), job::insertPart(cabinet, place, part))),
+                    0.1);
             }
         }
     }
@@ -226,15 +271,19 @@ TEST(History, undoAndRedoAreTheJobsThemselves) {
 TEST(History, aGestureIsOneStep) {
     History history(demoJob());
     for (int i = 0; i < 5; ++i) {
-        ASSERT_TRUE(history.apply(job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")).ok());
+        ASSERT_TRUE(
+            history.apply(job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")).ok());
     }
     EXPECT_EQ(history.position(), 1U);
     history.endGesture();
-    ASSERT_TRUE(history.apply(job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")).ok());
+    ASSERT_TRUE(
+        history.apply(job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")).ok());
     EXPECT_EQ(history.position(), 2U);
     history.undo();
     // After an undo a gesture does not melt into the step that it follows.
-    EXPECT_EQ(history.apply(job::stepPart(cabinet, "C3", network::ESeries::E12, -1, "step C3")).value(), Moved::appended);
+    EXPECT_EQ(
+        history.apply(job::stepPart(cabinet, "C3", network::ESeries::E12, -1, "step C3")).value(),
+        Moved::appended);
 }
 
 TEST(History, aRefusedEditChangesNothing) {
@@ -247,7 +296,10 @@ TEST(History, aRefusedEditChangesNothing) {
 TEST(Start, isComputedForTheDriversRealImpedance) {
     const auto loads = job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), 2500.0);
     ASSERT_TRUE(loads.ok());
-    const auto started = job::startedNetwork(demoJob(), demoCabinet(), {.alignment = network::Alignment::butterworth, .order = 1, .fx = 2500.0});
+    const auto started = job::startedNetwork(
+        demoJob(),
+        demoCabinet(),
+        {.alignment = network::Alignment::butterworth, .order = 1, .fx = 2500.0});
     ASSERT_TRUE(started.ok());
     const auto parts = network::parts(*started);
     ASSERT_EQ(parts.size(), 2U);
@@ -259,10 +311,17 @@ TEST(Start, isComputedForTheDriversRealImpedance) {
 }
 
 TEST(Start, everyChoiceGivesANetworkThatCanBeSolved) {
-    for (const auto alignment : {network::Alignment::butterworth, network::Alignment::linkwitzRiley, network::Alignment::bessel, network::Alignment::chebyshev}) {
+    for (const auto alignment : {network::Alignment::butterworth,
+                                 network::Alignment::linkwitzRiley,
+                                 network::Alignment::bessel,
+                                 network::Alignment::chebyshev}) {
         for (int order = 1; order <= 4; ++order) {
             for (const bool extras : {false, true}) {
-                const job::Start start{.alignment = alignment, .order = order, .fx = 2200.0, .flattenImpedance = extras, .padLevels = extras};
+                const job::Start start{.alignment = alignment,
+                                       .order = order,
+                                       .fx = 2200.0,
+                                       .flattenImpedance = extras,
+                                       .padLevels = extras};
                 const auto result = job::startNetwork(cabinet, start).apply(demoJob());
                 if (alignment == network::Alignment::linkwitzRiley && order % 2 != 0) {
                     EXPECT_FALSE(result.ok());
@@ -295,17 +354,21 @@ TEST(Start, levelPadTakesOffTheDifferenceOfTheDrivers) {
         }
         return sum / static_cast<double>(axis.size());
     };
-    const job::Take& woofer = *job::takeInUse(demoJob(), demoJob().drivers[0], job::TakeKind::response);
-    const job::Take& tweeter = *job::takeInUse(demoJob(), demoJob().drivers[1], job::TakeKind::response);
+    const job::Take& woofer =
+        *job::takeInUse(demoJob(), demoJob().drivers[0], job::TakeKind::response);
+    const job::Take& tweeter =
+        *job::takeInUse(demoJob(), demoJob().drivers[1], job::TakeKind::response);
     const double surplus = mean(tweeter, fx, 2.0 * fx) - mean(woofer, fx / 2.0, fx);
-    const auto started = job::startedNetwork(demoJob(), demoCabinet(), {.order = 4, .fx = fx, .padLevels = true});
+    const auto started =
+        job::startedNetwork(demoJob(), demoCabinet(), {.order = 4, .fx = fx, .padLevels = true});
     ASSERT_TRUE(started.ok());
     const double R2 = network::findPart(*started, "R1")->value;
     const double R3 = network::findPart(*started, "R2")->value;
     // Seen R = R2 + (R3 ∥ R) solved for R; k = 1 − R2/R.
     const double R = (R2 + std::sqrt(R2 * R2 + 4.0 * R2 * R3)) / 2.0;
     EXPECT_NEAR(-quantity::decibels(1.0 - R2 / R), surplus, 1e-9);
-    EXPECT_NEAR(R, job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), fx)->back(), 1e-9);
+    EXPECT_NEAR(
+        R, job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), fx)->back(), 1e-9);
     EXPECT_GT(surplus, 2.0);
 }
 

@@ -5,7 +5,6 @@
 #include "core/job/import_take.h"
 #include "core/report/line.h"
 #include "core/text/sentence.h"
-
 #include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
@@ -21,7 +20,9 @@ const job::CabinetResult& demoResult() {
     return evaluation.cabinets.front();
 }
 
-double level(const curve::Complex& p) { return quantity::decibels(p / quantity::referencePressure); }
+double level(const curve::Complex& p) {
+    return quantity::decibels(p / quantity::referencePressure);
+}
 
 } // namespace
 
@@ -29,12 +30,14 @@ TEST(Evaluate, agreesWithTheNetworkSolvedByItself) {
     const auto network = job::networkOf(demoJob(), demoCabinet());
     ASSERT_TRUE(network.ok());
     const auto& result = demoResult();
-    const auto solved = network::solveNetwork({.network = *network, .frequencies = result.axis, .method = network::Method::nodal});
+    const auto solved = network::solveNetwork(
+        {.network = *network, .frequencies = result.axis, .method = network::Method::nodal});
     ASSERT_TRUE(solved.ok()) << text::sentence(solved.error());
     ASSERT_EQ(solved->frequencies, result.axis);
     for (std::size_t k = 0; k < result.axis.size(); ++k) {
         ASSERT_LT(std::abs(solved->sum[k] - result.sum[k]), 1e-9 * std::abs(result.sum[k]));
-        ASSERT_LT(std::abs(solved->impedances[k] - result.impedance[k]), 1e-9 * std::abs(result.impedance[k]));
+        ASSERT_LT(std::abs(solved->impedances[k] - result.impedance[k]),
+                  1e-9 * std::abs(result.impedance[k]));
         for (std::size_t w = 0; w < 2; ++w) {
             ASSERT_LT(std::abs(solved->drives[w][k] - result.ways[w].drive[k]), 1e-12);
         }
@@ -49,7 +52,9 @@ TEST(Evaluate, sumIsTheSumOfItsWaysAndTheGhostTurnsOne) {
         ASSERT_LT(std::abs(low + high - result.sum[k]), 1e-12);
         ASSERT_LT(std::abs(low - high - result.ways[1].reversedSum[k]), 1e-12);
     }
-    const auto reversed = job::evaluate(edited(demoJob(), job::reverseDriver(cabinet, 1, "Teasel 26"))).cabinets.front();
+    const auto reversed =
+        job::evaluate(edited(demoJob(), job::reverseDriver(cabinet, 1, "Teasel 26")))
+            .cabinets.front();
     for (std::size_t k = 0; k < result.axis.size(); ++k) {
         ASSERT_LT(std::abs(reversed.sum[k] - result.ways[1].reversedSum[k]), 1e-12);
     }
@@ -81,7 +86,8 @@ TEST(Evaluate, figuresOfTheLine) {
     double worst = 0.0;
     double worstAt = 0.0;
     for (std::size_t k = 0; k < result.axis.size(); ++k) {
-        if (result.axis[k] >= 80.0 && result.axis[k] <= 16000.0 && std::abs(level(result.sum[k]) - corridor.level) > worst) {
+        if (result.axis[k] >= 80.0 && result.axis[k] <= 16000.0 &&
+            std::abs(level(result.sum[k]) - corridor.level) > worst) {
             worst = std::abs(level(result.sum[k]) - corridor.level);
             worstAt = result.axis[k];
         }
@@ -104,7 +110,8 @@ TEST(Evaluate, trustEndsWhereTheWayThatMattersEnds) {
     const auto& result = demoResult();
     for (std::size_t k = 0; k < result.axis.size(); ++k) {
         const double f = result.axis[k];
-        // The woofer is believed from 30 Hz, both up to 20 kHz; the tweeter's lower end does not matter.
+        // The woofer is believed from 30 Hz, both up to 20 kHz; the tweeter's lower end does not
+        // matter.
         EXPECT_EQ(result.trusted[k], f >= 30.0 && f <= 20000.0) << f;
     }
 }
@@ -129,7 +136,8 @@ TEST(Evaluate, saysWhatIsMissingInsteadOfInventing) {
 }
 
 TEST(Evaluate, aCurveWithoutPhaseIsNotSummedUntilItHasOne) {
-    const auto import = job::importTake("freq,spl\n20,60\n200,85\n2000,86\n20000,70\n", "levels.txt", "");
+    const auto import =
+        job::importTake("freq,spl\n20,60\n200,85\n2000,86\n20000,70\n", "levels.txt", "");
     ASSERT_TRUE(import.ok());
     const job::Job without = edited(demoJob(), job::addTake("campion", import->take));
     EXPECT_TRUE(job::evaluate(without).cabinets.front().sum.empty());
@@ -145,22 +153,31 @@ TEST(Evaluate, measurementsAreReusedOnlyWhileTheyAreTheSame) {
     part.value = 8.2e-6;
     const job::Job changed = edited(demoJob(), job::changePart(cabinet, part));
     EXPECT_TRUE(job::sameMeasurements(demoJob(), changed));
-    EXPECT_EQ(job::evaluate(changed, assembly).cabinets.front().sum, job::evaluate(changed).cabinets.front().sum);
-    EXPECT_FALSE(job::sameMeasurements(demoJob(), edited(demoJob(), job::trustTake("take-2", {100.0, 1000.0}))));
-    EXPECT_FALSE(job::sameMeasurements(demoJob(), edited(demoJob(), job::addTake("campion", demoJob().takes.back()))));
+    EXPECT_EQ(job::evaluate(changed, assembly).cabinets.front().sum,
+              job::evaluate(changed).cabinets.front().sum);
+    EXPECT_FALSE(job::sameMeasurements(
+        demoJob(), edited(demoJob(), job::trustTake("take-2", {100.0, 1000.0}))));
+    EXPECT_FALSE(job::sameMeasurements(
+        demoJob(), edited(demoJob(), job::addTake("campion", demoJob().takes.back()))));
 }
 
 TEST(Line, saysTheFiguresAsThePageDoes) {
     const auto line = report::line(demoResult());
     ASSERT_EQ(line.size(), 4U);
-    EXPECT_EQ(line[0].text, "85.3\u202F" "dB");
+    EXPECT_EQ(line[0].text,
+              "85.3\u202F"
+              "dB");
     EXPECT_EQ(line[1].text, "5.9\u202FΩ at 190\u202FHz");
-    EXPECT_EQ(line[2].text, "±2.2\u202F" "dB 81\u202FHz–16\u202FkHz");
+    EXPECT_EQ(line[2].text,
+              "±2.2\u202F"
+              "dB 81\u202FHz–16\u202FkHz");
     EXPECT_EQ(line[3].text, "9 parts, 47.60");
     for (const auto& figure : line) {
         EXPECT_FALSE(figure.explains.empty());
     }
-    EXPECT_EQ(report::levelText(-3.25), "\u22123.2\u202F" "dB");
+    EXPECT_EQ(report::levelText(-3.25),
+              "\u22123.2\u202F"
+              "dB");
 }
 
 TEST(Demo, takesHoldTheTablesWhole) {

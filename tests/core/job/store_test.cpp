@@ -1,17 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
-
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"
 #include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
+#include <sqlite3.h>
+#include <sys/resource.h>
 
 #include <csignal>
 #include <filesystem>
-#include <sqlite3.h>
-#include <sys/resource.h>
 
 namespace yf::test {
 
@@ -38,7 +37,8 @@ History mustLoad(const Store& store) {
 void run(const std::string& path, const char* sql) {
     sqlite3* database = nullptr;
     ASSERT_EQ(sqlite3_open(path.c_str(), &database), SQLITE_OK);
-    EXPECT_EQ(sqlite3_exec(database, sql, nullptr, nullptr, nullptr), SQLITE_OK) << sqlite3_errmsg(database);
+    EXPECT_EQ(sqlite3_exec(database, sql, nullptr, nullptr, nullptr), SQLITE_OK)
+        << sqlite3_errmsg(database);
     sqlite3_close(database);
 }
 
@@ -85,7 +85,9 @@ TEST(Store, everyKindOfMoveSurvivesReopening) {
         ASSERT_TRUE(store.ok());
         change(history, *store, job::removePart(cabinet, "R3"));
         change(history, *store, job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3"));
-        change(history, *store, job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")); // merges
+        change(history,
+               *store,
+               job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")); // merges
         history.undo();
         ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
         history.undo();
@@ -138,7 +140,13 @@ TEST(Store, randomWalksOfEditsUndoAndRedo) {
                 history.redo();
                 ASSERT_TRUE(store->write(history.step(), Moved::forward).ok());
             } else {
-                change(history, *store, job::stepPart(cabinet, dice == 2 ? "C3" : "L1", network::ESeries::E24, random.below(2) == 0 ? 1 : -1, "step"));
+                change(history,
+                       *store,
+                       job::stepPart(cabinet,
+                                     dice == 2 ? "C3" : "L1",
+                                     network::ESeries::E24,
+                                     random.below(2) == 0 ? 1 : -1,
+                                     "step"));
             }
         }
         EXPECT_EQ(store->load()->steps(), history.steps()) << seed;
@@ -157,22 +165,27 @@ TEST(Store, refusalsSayWhatIsWrongAndTouchNothing) {
         scrambled[at] = static_cast<char>(scrambled[at] ^ 0x5A);
     }
     run(folder.path("other.db"), "CREATE TABLE t(a)");
+
     struct {
         std::string path;
         const char* part;
-    } const rows[] = {{folder.path("missing.yfjob"), "No such file"},
-                      {folder.path(""), "not a file"},
-                      {folder.write("text.yfjob", "this is only text, long enough to be no header of a database"), ""},
-                      {folder.write("empty.yfjob", ""), "not a Yellowfront job"},
-                      {folder.path("other.db"), "not a Yellowfront job"},
-                      {torn, ""},
-                      {folder.write("scrambled.yfjob", scrambled), ""}};
+    } const rows[] = {
+        {folder.path("missing.yfjob"), "No such file"},
+        {folder.path(""), "not a file"},
+        {folder.write("text.yfjob", "this is only text, long enough to be no header of a database"),
+         ""},
+        {folder.write("empty.yfjob", ""), "not a Yellowfront job"},
+        {folder.path("other.db"), "not a Yellowfront job"},
+        {torn, ""},
+        {folder.write("scrambled.yfjob", scrambled), ""}};
+
     for (const auto& row : rows) {
         const bool there = std::filesystem::is_regular_file(row.path);
         const std::string before = there ? fileContent(row.path) : "";
         const auto store = Store::open(row.path);
         ASSERT_FALSE(store.ok()) << row.path;
-        EXPECT_NE(text::sentence(store.error()).find(row.part), std::string::npos) << text::sentence(store.error());
+        EXPECT_NE(text::sentence(store.error()).find(row.part), std::string::npos)
+            << text::sentence(store.error());
         if (there) {
             EXPECT_EQ(fileContent(row.path), before);
         }
@@ -196,7 +209,10 @@ TEST(Store, aNewerVersionOpensForReadingOnly) {
 
 TEST(Store, missingPiecesAreFound) {
     const TempFolder folder;
-    const char* const damages[] = {"DELETE FROM curve", "DELETE FROM state", "UPDATE step SET document = '{}'", "UPDATE step SET document = 'x'",
+    const char* const damages[] = {"DELETE FROM curve",
+                                   "DELETE FROM state",
+                                   "UPDATE step SET document = '{}'",
+                                   "UPDATE step SET document = 'x'",
                                    "UPDATE curve SET frequencies = x'00'"};
     int number = 0;
     for (const char* const damage : damages) {
@@ -231,7 +247,9 @@ TEST(Store, aWriteCutShortIsSaidAndTheFileStaysAsItWas) {
     const auto written = store.write({"Big", "", big}, Moved::appended);
     ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &before), 0);
     ASSERT_FALSE(written.ok());
-    EXPECT_NE(text::sentence(written.error()).find("the file is as it was before"), std::string::npos) << text::sentence(written.error());
+    EXPECT_NE(text::sentence(written.error()).find("the file is as it was before"),
+              std::string::npos)
+        << text::sentence(written.error());
     EXPECT_EQ(mustLoad(mustOpen(path)).job(), demoJob());
     EXPECT_TRUE(mustOpen(path).integrityCheck().ok());
     // With room again the same change goes through.
@@ -252,7 +270,8 @@ TEST(Store, copiesAreWholeAndNeverOverwrite) {
 // Every format version ever released has files here that must open, and be equal once saved again.
 TEST(Store, filesOfEveryVersionOpenAndSaveEqual) {
     const TempFolder folder;
-    for (const auto& version : std::filesystem::directory_iterator(std::string(YF_TEST_DATA) + "/jobs")) {
+    for (const auto& version :
+         std::filesystem::directory_iterator(std::string(YF_TEST_DATA) + "/jobs")) {
         for (const auto& file : std::filesystem::directory_iterator(version.path())) {
             const std::string copy = folder.path(file.path().filename().string());
             std::filesystem::copy_file(file.path(), copy);

@@ -41,25 +41,85 @@ TEST(ImportTable, readsEveryFormAlike) {
         const char* delimiter;
         const char* decimal;
     } const rows[] = {
-        {"comma separated", "freq,level_db,phase_deg\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n", "comma", "point"},
-        {"no final newline", "freq,level_db,phase_deg\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170", "comma", "point"},
-        {"semicolon, decimal comma", "Frequenz Hz;Pegel dB;Phase\n100;80,5;10\n1000;90,25;-20,5\n10000;85;170\n", "semicolon", "comma"},
-        {"tabs", "Freq\tSPL\tPhase\n100\t80.5\t10\n1000\t90.25\t-20.5\n10000\t85\t170\n", "tab", "point"},
-        {"tabs, decimal comma", "Freq\tSPL\tPhase\n100\t80,5\t10\n1000\t90,25\t-20,5\n10000\t85\t170\n", "tab", "comma"},
-        {"blanks", "* comment\n* freq spl phase\nfreq spl phase\n100  80.5  10\n 1000 90.25   -20.5\n10000 85 170\n", "space", "point"},
-        {"comma and blank", "freq, spl, phase\n100, 80.5, 10\n1000, 90.25, -20.5\n10000, 85, 170\n", "comma", "point"},
-        {"Windows line ends", "freq,spl,phase\r\n100,80.5,10\r\n1000,90.25,-20.5\r\n10000,85,170\r\n", "comma", "point"},
-        {"old line ends", "freq,spl,phase\r100,80.5,10\r1000,90.25,-20.5\r10000,85,170\r", "comma", "point"},
-        {"exponents", "freq spl phase\n1.0E+02 8.05e1 1D1\n1e3 90.25 -2.05d+1\n1e4 85 170\n", "space", "point"},
-        {"comment marks", "# one\n; two\n! three\n% four\n// five\nfreq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n\n10000,85,170\n# end\n", "comma", "point"},
-        {"further columns", "freq,spl,phase,coherence\n100,80.5,10,1\n1000,90.25,-20.5,1\n10000,85,170,0.9\n", "comma", "point"},
-        {"trailing separators", "freq,spl,phase,\n100,80.5,10,\n1000,90.25,-20.5,\n10000,85,170,\n", "comma", "point"},
-        {"UTF-8 mark", "\xEF\xBB\xBF" "freq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n", "comma", "point"},
-        {"typographic minus", "freq,spl,phase\n100,80.5,10\n1000,90.25,\xE2\x88\x92" "20.5\n10000,85,170\n", "comma", "point"},
-        {"Latin-1 header", "freq (Hz);Schalldruck dB f\xFCr 1 m;Phase \xB0\n100;80.5;10\n1000;90.25;-20.5\n10000;85;170\n", "semicolon", "point"},
-        {"UTF-16 little", utf16("freq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n", false), "comma", "point"},
-        {"UTF-16 big", utf16("freq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n", true), "comma", "point"},
+        {"comma separated",
+         "freq,level_db,phase_deg\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n",
+         "comma",
+         "point"},
+        {"no final newline",
+         "freq,level_db,phase_deg\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170",
+         "comma",
+         "point"},
+        {"semicolon, decimal comma",
+         "Frequenz Hz;Pegel dB;Phase\n100;80,5;10\n1000;90,25;-20,5\n10000;85;170\n",
+         "semicolon",
+         "comma"},
+        {"tabs",
+         "Freq\tSPL\tPhase\n100\t80.5\t10\n1000\t90.25\t-20.5\n10000\t85\t170\n",
+         "tab",
+         "point"},
+        {"tabs, decimal comma",
+         "Freq\tSPL\tPhase\n100\t80,5\t10\n1000\t90,25\t-20,5\n10000\t85\t170\n",
+         "tab",
+         "comma"},
+        {"blanks",
+         "* comment\n* freq spl phase\nfreq spl phase\n100  80.5  10\n 1000 90.25   -20.5\n10000 "
+         "85 170\n",
+         "space",
+         "point"},
+        {"comma and blank",
+         "freq, spl, phase\n100, 80.5, 10\n1000, 90.25, -20.5\n10000, 85, 170\n",
+         "comma",
+         "point"},
+        {"Windows line ends",
+         "freq,spl,phase\r\n100,80.5,10\r\n1000,90.25,-20.5\r\n10000,85,170\r\n",
+         "comma",
+         "point"},
+        {"old line ends",
+         "freq,spl,phase\r100,80.5,10\r1000,90.25,-20.5\r10000,85,170\r",
+         "comma",
+         "point"},
+        {"exponents",
+         "freq spl phase\n1.0E+02 8.05e1 1D1\n1e3 90.25 -2.05d+1\n1e4 85 170\n",
+         "space",
+         "point"},
+        {"comment marks",
+         "# one\n; two\n! three\n% four\n// "
+         "five\nfreq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n\n10000,85,170\n# end\n",
+         "comma",
+         "point"},
+        {"further columns",
+         "freq,spl,phase,coherence\n100,80.5,10,1\n1000,90.25,-20.5,1\n10000,85,170,0.9\n",
+         "comma",
+         "point"},
+        {"trailing separators",
+         "freq,spl,phase,\n100,80.5,10,\n1000,90.25,-20.5,\n10000,85,170,\n",
+         "comma",
+         "point"},
+        {"UTF-8 mark",
+         "\xEF\xBB\xBF"
+         "freq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n",
+         "comma",
+         "point"},
+        {"typographic minus",
+         "freq,spl,phase\n100,80.5,10\n1000,90.25,\xE2\x88\x92"
+         "20.5\n10000,85,170\n",
+         "comma",
+         "point"},
+        {"Latin-1 header",
+         "freq (Hz);Schalldruck dB f\xFCr 1 m;Phase "
+         "\xB0\n100;80.5;10\n1000;90.25;-20.5\n10000;85;170\n",
+         "semicolon",
+         "point"},
+        {"UTF-16 little",
+         utf16("freq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n", false),
+         "comma",
+         "point"},
+        {"UTF-16 big",
+         utf16("freq,spl,phase\n100,80.5,10\n1000,90.25,-20.5\n10000,85,170\n", true),
+         "comma",
+         "point"},
     };
+
     for (const auto& row : rows) {
         const auto table = measure::importTable({.text = row.text});
         ASSERT_TRUE(table.ok()) << row.what << ": " << text::sentence(table.error());
@@ -89,6 +149,7 @@ TEST(ImportTable, tellsWhatItDidOrGuessed) {
         {"freq,spl,phase rad\n100,80,1\n200,81,2\n", {"radians"}},
         {"100 80 0\n200 81 0\n", {"quantity_guessed"}},
     };
+
     for (const auto& row : rows) {
         const auto table = measure::importTable({.text = row.text});
         ASSERT_TRUE(table.ok()) << row.text << text::sentence(table.error());
@@ -106,7 +167,8 @@ TEST(ImportTable, tellsWhatItDidOrGuessed) {
 }
 
 TEST(ImportTable, equalFrequenciesBecomeTheirComplexMean) {
-    const auto table = measure::importTable({.text = "freq,spl,phase\n100,80,0\n100,80,90\n200,80,0\n"});
+    const auto table =
+        measure::importTable({.text = "freq,spl,phase\n100,80,0\n100,80,90\n200,80,0\n"});
     ASSERT_TRUE(table.ok());
     // Mean of 1 and j: modulus 1/√2 (−3.01 dB), 45°.
     EXPECT_NEAR((*table->levels)[0], 80.0 - 3.0103, 1e-4);
@@ -120,11 +182,14 @@ TEST(ImportTable, quantityFromHeaderOrWish) {
         const char* quantity;
     } const rows[] = {
         {"f,impedance,phase\n100,6,0\n200,7,0\n", measure::QuantityChoice::automatic, "impedance"},
-        {"f;Impedanz Ohm;Phase\n100;6;0\n200;7;0\n", measure::QuantityChoice::automatic, "impedance"},
+        {"f;Impedanz Ohm;Phase\n100;6;0\n200;7;0\n",
+         measure::QuantityChoice::automatic,
+         "impedance"},
         {"f,spl\n100,6\n200,7\n", measure::QuantityChoice::automatic, "level"},
         {"f,level_db\n100,6\n200,7\n", measure::QuantityChoice::impedance, "impedance"},
         {"100,6,0\n200,7,0\n", measure::QuantityChoice::level, "level"},
     };
+
     for (const auto& row : rows) {
         const auto table = measure::importTable({.text = row.text, .quantity = row.wish});
         ASSERT_TRUE(table.ok()) << row.text;
@@ -156,8 +221,12 @@ TEST(ImportTable, refusesWithLineAndColumn) {
         {"\n\n# c\nfreq,spl\n\n100,80\nx,81\n", "line 7, column 1: 'x' is not a number"},
         {std::string("PNG\0\1\2", 6), "text"},
         {std::string("100,80\n200,\0\n", 13), "text"},
-        {std::string("\xFF\xFE" "1", 3), "text"},
+        {std::string("\xFF\xFE"
+                     "1",
+                     3),
+         "text"},
     };
+
     for (const auto& row : rows) {
         const auto table = measure::importTable({.text = row.text});
         ASSERT_FALSE(table.ok()) << row.text;
@@ -174,9 +243,11 @@ TEST(ImportTable, largeTextsAreReadOrRefusedBySize) {
     const auto table = measure::importTable({.text = big});
     ASSERT_TRUE(table.ok());
     EXPECT_EQ(table->rows, 200000);
-    const auto refused = measure::importTable({.text = std::string(measure::largestTable + 1, '1')});
+    const auto refused =
+        measure::importTable({.text = std::string(measure::largestTable + 1, '1')});
     ASSERT_FALSE(refused.ok());
-    EXPECT_NE(text::sentence(refused.error()).find("MB"), std::string::npos) << text::sentence(refused.error());
+    EXPECT_NE(text::sentence(refused.error()).find("MB"), std::string::npos)
+        << text::sentence(refused.error());
 }
 
 // Rubbish may be refused, but nothing else: every cut and every flipped byte of a good table.
@@ -192,7 +263,8 @@ TEST(ImportTable, survivesMutilation) {
             broken[at] = c;
             const auto table = measure::importTable({.text = broken});
             if (table.ok()) {
-                EXPECT_EQ(table->frequencies.size(), table->levels ? table->levels->size() : table->magnitudes->size());
+                EXPECT_EQ(table->frequencies.size(),
+                          table->levels ? table->levels->size() : table->magnitudes->size());
                 EXPECT_TRUE(std::ranges::is_sorted(table->frequencies));
             } else {
                 EXPECT_FALSE(text::sentence(table.error()).empty());
@@ -207,7 +279,9 @@ TEST(ImportTable, curveOfATable) {
     EXPECT_NEAR(std::abs(curve.values()[0]), 1.0024, 1e-4); // 94 dB re 20 µPa is 1 Pa, near enough
     EXPECT_NEAR(std::arg(curve.values()[0]), std::numbers::pi / 2.0, 1e-12);
     EXPECT_EQ(curve.phase(), curve::Phase::common);
-    EXPECT_EQ(measure::toCurve(*measure::importTable({.text = "freq,spl\n100,94\n200,74\n"})).phase(), curve::Phase::none);
+    EXPECT_EQ(
+        measure::toCurve(*measure::importTable({.text = "freq,spl\n100,94\n200,74\n"})).phase(),
+        curve::Phase::none);
 }
 
 TEST(ImportTake, tellsAndKeepsHowItWasRead) {
@@ -226,7 +300,10 @@ TEST(Decode, nothingButTextPasses) {
     EXPECT_EQ(measure::decode("abc").value(), "abc");
     EXPECT_EQ(measure::decode("\xC3\xBC").value(), "\xC3\xBC");
     EXPECT_EQ(measure::decode("\xFC").value(), "\xC3\xBC");
-    EXPECT_EQ(measure::decode("a\xE2\x88\x92" "b").value(), "a-b");
+    EXPECT_EQ(measure::decode("a\xE2\x88\x92"
+                              "b")
+                  .value(),
+              "a-b");
     EXPECT_FALSE(measure::decode(std::string("a\0b", 3)).ok());
 }
 

@@ -1,11 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Every source of truth here is ngspice 39, a general-purpose circuit simulator: the ten netlists of
-// tests/data/ngspice (hand-written, each explained in its header) and circuits written out by
+// Every source of truth here is ngspice 39, a general-purpose circuit simulator: the ten netlists
+// of tests/data/ngspice (hand-written, each explained in its header) and circuits written out by
 // tests/support/spice from networks of our own.
 #include "core/network/load.h"
 #include "core/network/solve.h"
 #include "core/quantity/level.h"
-
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"
 
@@ -20,11 +19,13 @@ namespace {
 using curve::Complex;
 using network::Method;
 
-constexpr double levelTolerance = 0.001; // dB
-constexpr double phaseTolerance = 0.01;  // degrees
+constexpr double levelTolerance = 0.001;  // dB
+constexpr double phaseTolerance = 0.01;   // degrees
 constexpr double lowestCompared = -180.0; // dB re EMF: below it ngspice's own fifteen digits end
 
-void expectAlike(const std::vector<Complex>& ours, const std::vector<Complex>& theirs, const std::string& what) {
+void expectAlike(const std::vector<Complex>& ours,
+                 const std::vector<Complex>& theirs,
+                 const std::string& what) {
     ASSERT_EQ(ours.size(), theirs.size()) << what;
     std::size_t compared = 0;
     for (std::size_t k = 0; k < ours.size(); ++k) {
@@ -33,8 +34,10 @@ void expectAlike(const std::vector<Complex>& ours, const std::vector<Complex>& t
         }
         ++compared;
         const Complex ratio = ours[k] / theirs[k];
-        ASSERT_NEAR(quantity::decibels(ratio), 0.0, levelTolerance) << what << " at " << curve::designAxis()[k];
-        ASSERT_NEAR(std::arg(ratio) * 180.0 / std::numbers::pi, 0.0, phaseTolerance) << what << " at " << curve::designAxis()[k];
+        ASSERT_NEAR(quantity::decibels(ratio), 0.0, levelTolerance)
+            << what << " at " << curve::designAxis()[k];
+        ASSERT_NEAR(std::arg(ratio) * 180.0 / std::numbers::pi, 0.0, phaseTolerance)
+            << what << " at " << curve::designAxis()[k];
     }
     EXPECT_GT(compared, ours.size() / 2) << what;
 }
@@ -75,7 +78,8 @@ TEST(NgspiceReference, textbookTwoWay) {
 
 TEST(NgspiceReference, threeWayOfThirteenSlots) {
     const std::string json = threeWayOfThirteenSlots();
-    const Case c{"02-three-way-drivers.cir", json.c_str(), {"v(w)/2.83", "(-v(m))/2.83", "v(t)/2.83"}, load};
+    const Case c{
+        "02-three-way-drivers.cir", json.c_str(), {"v(w)/2.83", "(-v(m))/2.83", "v(t)/2.83"}, load};
     compare(c, Method::ladder);
     compare(c, Method::nodal);
 }
@@ -114,18 +118,25 @@ TEST(NgspiceReference, flattenedImpedances) {
         const char* json;
         const char* voltage;
     } const rows[] = {
-        {R"({"drivers": {"d": {"r_ohm": 6}}, "ladder": [{"shunt": ["R1 6", "C1 13.8888889uF"]}, {"series": "L1 0.5mH"}], "driver": "d"})", "v(a)"},
+        {R"({"drivers": {"d": {"r_ohm": 6}}, "ladder": [{"shunt": ["R1 6", "C1 13.8888889uF"]}, {"series": "L1 0.5mH"}], "driver": "d"})",
+         "v(a)"},
         {R"({"drivers": {"d": {"Re_ohm": 6, "inductance_model": "none", "fs_hz": 900, "Qms": 2, "Qes": 1.9}},
-             "ladder": [{"shunt": ["R1 11.7", "L1 2.01597108mH", "C1 15.5122926uF"]}], "driver": "d"})", "v(b)"},
+             "ladder": [{"shunt": ["R1 11.7", "L1 2.01597108mH", "C1 15.5122926uF"]}], "driver": "d"})",
+         "v(b)"},
         {R"({"drivers": {"d": {"Re_ohm": 6, "Le_h": 0.0005, "fs_hz": 900, "Qms": 2, "Qes": 1.9}},
-             "ladder": [{"shunt": ["R2 6", "C2 13.8888889uF"]}, {"shunt": ["R1 11.7", "L1 2.01597108mH", "C1 15.5122926uF"]}], "driver": "d"})", "v(c)"},
+             "ladder": [{"shunt": ["R2 6", "C2 13.8888889uF"]}, {"shunt": ["R1 11.7", "L1 2.01597108mH", "C1 15.5122926uF"]}], "driver": "d"})",
+         "v(c)"},
         {R"({"drivers": {"d": {"Re_ohm": 6, "Le_h": 0.0005, "fs_hz": 900, "Qms": 2, "Qes": 1.9}},
-             "ladder": [{"shunt": ["R2 6", {"parallel": ["C2 13.8888889uF", ["R1 5.7", "L1 2.01597108mH", "C1 15.5122926uF"]]}]}], "driver": "d"})", "v(d)"}};
+             "ladder": [{"shunt": ["R2 6", {"parallel": ["C2 13.8888889uF", ["R1 5.7", "L1 2.01597108mH", "C1 15.5122926uF"]]}]}], "driver": "d"})",
+         "v(d)"}};
+
     for (const auto& row : rows) {
         // A current source of 1 A into a load that shows its ohms as volts.
-        const auto [axis, theirs] = spice::sweep(spice::circuitOf("05-flat-impedance.cir"), {row.voltage});
+        const auto [axis, theirs] =
+            spice::sweep(spice::circuitOf("05-flat-impedance.cir"), {row.voltage});
         for (const Method method : {Method::ladder, Method::nodal}) {
-            expectAlike(solved(networkFrom(row.json), axis, method).impedances, theirs[0], row.voltage);
+            expectAlike(
+                solved(networkFrom(row.json), axis, method).impedances, theirs[0], row.voltage);
         }
     }
 }
@@ -143,8 +154,11 @@ TEST(NgspiceReference, trapsAndShelf) {
 }
 
 TEST(NgspiceReference, peakDissipationAgreesWithTheTimeDomain) {
-    const Case c{"07-load-and-peak-dissipation.cir",
-                 R"({"drivers": {"d": {"r_ohm": 4}}, "ladder": [{"series": "L1 1.5mH"}], "driver": "d"})", {}, load};
+    const Case c{
+        "07-load-and-peak-dissipation.cir",
+        R"({"drivers": {"d": {"r_ohm": 4}}, "ladder": [{"series": "L1 1.5mH"}], "driver": "d"})",
+        {},
+        load};
     compare(c, Method::ladder);
     const auto at400 = solved(networkFrom(c.network), {400.0, 401.0});
     EXPECT_NEAR(std::abs(at400.impedances[0]), spice::printed(c.netlist, "z_abs"), 1e-4);
@@ -156,7 +170,9 @@ TEST(NgspiceReference, coupledCoils) {
     for (const char* const k : {"1e-9", "0.05"}) {
         std::string circuit = spice::circuitOf("08-coupled-coils.cir");
         circuit.replace(circuit.find("1e-9"), 4, k);
-        const std::string json = R"({"drivers": {"w": {"r_ohm": 8}, "t": {"r_ohm": 8}}, "couplings": [["L1", "L2", )" + std::string(k) + R"(]], "ways": [
+        const std::string json =
+            R"({"drivers": {"w": {"r_ohm": 8}, "t": {"r_ohm": 8}}, "couplings": [["L1", "L2", )" +
+            std::string(k) + R"(]], "ways": [
             {"ladder": [{"series": "L1 1.5mH"}, {"shunt": "C1 15uF"}], "driver": "w"},
             {"ladder": [{"series": "C2 5.6uF"}, {"shunt": "L2 0.4mH"}], "driver": "t"}]})";
         const auto [axis, theirs] = spice::sweep(circuit, {"v(a)", "v(b)", load});
@@ -169,7 +185,8 @@ TEST(NgspiceReference, coupledCoils) {
 
 TEST(NgspiceReference, directCurrentAndLimits) {
     const char* const netlist = "09-direct-current-and-limits.cir";
-    const network::Network network = networkFrom(R"({"drivers": {"lo": {"r_ohm": 5.8}, "hi": {"r_ohm": 4.9, "role": "treble"}}, "ways": [
+    const network::Network network = networkFrom(
+        R"({"drivers": {"lo": {"r_ohm": 5.8}, "hi": {"r_ohm": 4.9, "role": "treble"}}, "ways": [
         {"ladder": [{"shunt": "C1 2.2uF esr=0.1"}, {"series": "L1 1mH dcr=0.3"}], "driver": "lo"},
         {"ladder": [{"series": "R1 8.2"}, {"shunt": "L2 0.5mH dcr=0.4"}], "driver": "hi"}]})");
     const auto load09 = network::loadOf({.network = network});
@@ -213,30 +230,43 @@ TEST(NgspiceReference, driverRemoved) {
 
 namespace {
 
-const char* const driverA = R"("bass": {"Re_ohm": 5.6, "inductance_model": "lr2", "Le_h": 0.0003, "L2_h": 0.0008, "R2_ohm": 3, "fs_hz": 45, "Qms": 4, "Qes": 0.5})";
-const char* const driverB = R"("dome": {"Re_ohm": 5.1, "Le_h": 0.00002, "fs_hz": 950, "Qms": 2.2, "Qes": 1.4, "role": "treble"})";
+const char* const driverA =
+    R"("bass": {"Re_ohm": 5.6, "inductance_model": "lr2", "Le_h": 0.0003, "L2_h": 0.0008, "R2_ohm": 3, "fs_hz": 45, "Qms": 4, "Qes": 0.5})";
+const char* const driverB =
+    R"("dome": {"Re_ohm": 5.1, "Le_h": 0.00002, "fs_hz": 950, "Qms": 2.2, "Qes": 1.4, "role": "treble"})";
 
 /// Networks of our own, each for something that the ten files do not hold.
 const struct {
     const char* name;
     const char* body;
 } ownNetworks[] = {
-    {"first order with a source of 0.4 ohm", R"("source": {"resistance_ohm": 0.4}, "ways": [{"ladder": [{"series": "L1 0.4mH dcr=0.2"}], "driver": "bass"}, {"ladder": [{"series": "C1 6.8uF"}], "driver": "dome", "polarity": -1}])"},
-    {"loss factor, leakage and core loss", R"("ways": [{"ladder": [{"series": "L1 1mH dcr=0.3 rp=300"}, {"shunt": "C1 10uF df=0.05 leak=47k"}], "driver": "bass"}, {"ladder": [{"series": "C2 4.7uF df=0.02 df_hz=120"}, {"shunt": "L2 0.3mH dcr=0.2"}], "driver": "dome"}])"},
-    {"transformer with magnetising coil", R"("ways": [{"ladder": [{"series": "L1 0.6mH"}], "driver": "bass"}, {"ladder": [{"series": "C1 5.6uF"}, {"transformer": {"ratio": 0.6, "magnetizing_h": 0.02, "dcr_ohm": 0.3}}], "driver": "dome"}])"},
-    {"level controls of old cabinets", R"("ways": [{"ladder": [{"series": "L1 0.6mH"}], "driver": "bass"}, {"ladder": [{"series": "C1 5.6uF"}, {"control": {"kind": "potentiometer", "total_ohm": 20, "position": 0.63, "id": "P1"}}], "driver": "dome"}])"},
-    {"two woofers in series, two tweeters in parallel", R"("ways": [{"ladder": [{"series": "L1 1.2mH"}, {"shunt": "C1 8.2uF"}], "driver": "bass", "count": 2, "wiring": "series"}, {"ladder": [{"series": "C2 5.6uF"}], "driver": "dome", "count": 2, "wiring": "parallel"}])"},
-    {"common ladder before the ways", R"("source": {"resistance_ohm": 0.05}, "ladder": [{"series": {"parallel": ["R1 3.3", "L1 1.5mH"]}}, {"shunt": ["R2 5.6", "C1 22uF"]}], "ways": [{"ladder": [{"series": "L2 0.8mH"}], "driver": "bass"}, {"ladder": [{"series": "C2 4.7uF"}, {"shunt": "L3 0.25mH"}], "driver": "dome"}])"},
-    {"ways that split again", R"("ways": [{"ladder": [{"series": "L1 2mH dcr=0.4"}], "ways": [{"driver": "bass"}, {"ladder": [{"series": "L2 1mH"}, {"shunt": "C1 15uF"}], "driver": "bass", "polarity": -1}]}, {"ladder": [{"series": "C2 3.3uF"}], "driver": "dome"}])"},
-    {"series join of second order", R"("join": "series", "ways": [{"ladder": [{"shunt": "C1 17uF"}, {"series": "L1 0.3mH"}], "driver": "bass"}, {"ladder": [{"shunt": "L2 0.3mH"}, {"series": "C2 17uF"}], "driver": "dome"}])"},
-    {"bridge between the ways", R"("net": {"parts": [["L1 1mH dcr=0.2", "in", "a"], ["C1 10uF", "a", "0"], ["C2 4.7uF", "in", "b"], ["L2 0.3mH", "b", "0"], ["R1 22", "a", "b"]], "drivers": [["bass", "a", "0", 1], ["dome", "b", "0", -1]]})"},
-    {"three coupled coils in a net", R"("net": {"parts": [["L1 1mH", "in", "a"], ["C1 10uF", "a", "0"], ["C2 4.7uF", "in", "b"], ["L2 0.3mH", "b", "0"]], "drivers": [["bass", "a", "0", 1], ["dome", "b", "0", 1]]}, "couplings": [["L1", "L2", -0.11]])"}};
+    {"first order with a source of 0.4 ohm",
+     R"("source": {"resistance_ohm": 0.4}, "ways": [{"ladder": [{"series": "L1 0.4mH dcr=0.2"}], "driver": "bass"}, {"ladder": [{"series": "C1 6.8uF"}], "driver": "dome", "polarity": -1}])"},
+    {"loss factor, leakage and core loss",
+     R"("ways": [{"ladder": [{"series": "L1 1mH dcr=0.3 rp=300"}, {"shunt": "C1 10uF df=0.05 leak=47k"}], "driver": "bass"}, {"ladder": [{"series": "C2 4.7uF df=0.02 df_hz=120"}, {"shunt": "L2 0.3mH dcr=0.2"}], "driver": "dome"}])"},
+    {"transformer with magnetising coil",
+     R"("ways": [{"ladder": [{"series": "L1 0.6mH"}], "driver": "bass"}, {"ladder": [{"series": "C1 5.6uF"}, {"transformer": {"ratio": 0.6, "magnetizing_h": 0.02, "dcr_ohm": 0.3}}], "driver": "dome"}])"},
+    {"level controls of old cabinets",
+     R"("ways": [{"ladder": [{"series": "L1 0.6mH"}], "driver": "bass"}, {"ladder": [{"series": "C1 5.6uF"}, {"control": {"kind": "potentiometer", "total_ohm": 20, "position": 0.63, "id": "P1"}}], "driver": "dome"}])"},
+    {"two woofers in series, two tweeters in parallel",
+     R"("ways": [{"ladder": [{"series": "L1 1.2mH"}, {"shunt": "C1 8.2uF"}], "driver": "bass", "count": 2, "wiring": "series"}, {"ladder": [{"series": "C2 5.6uF"}], "driver": "dome", "count": 2, "wiring": "parallel"}])"},
+    {"common ladder before the ways",
+     R"("source": {"resistance_ohm": 0.05}, "ladder": [{"series": {"parallel": ["R1 3.3", "L1 1.5mH"]}}, {"shunt": ["R2 5.6", "C1 22uF"]}], "ways": [{"ladder": [{"series": "L2 0.8mH"}], "driver": "bass"}, {"ladder": [{"series": "C2 4.7uF"}, {"shunt": "L3 0.25mH"}], "driver": "dome"}])"},
+    {"ways that split again",
+     R"("ways": [{"ladder": [{"series": "L1 2mH dcr=0.4"}], "ways": [{"driver": "bass"}, {"ladder": [{"series": "L2 1mH"}, {"shunt": "C1 15uF"}], "driver": "bass", "polarity": -1}]}, {"ladder": [{"series": "C2 3.3uF"}], "driver": "dome"}])"},
+    {"series join of second order",
+     R"("join": "series", "ways": [{"ladder": [{"shunt": "C1 17uF"}, {"series": "L1 0.3mH"}], "driver": "bass"}, {"ladder": [{"shunt": "L2 0.3mH"}, {"series": "C2 17uF"}], "driver": "dome"}])"},
+    {"bridge between the ways",
+     R"("net": {"parts": [["L1 1mH dcr=0.2", "in", "a"], ["C1 10uF", "a", "0"], ["C2 4.7uF", "in", "b"], ["L2 0.3mH", "b", "0"], ["R1 22", "a", "b"]], "drivers": [["bass", "a", "0", 1], ["dome", "b", "0", -1]]})"},
+    {"three coupled coils in a net",
+     R"("net": {"parts": [["L1 1mH", "in", "a"], ["C1 10uF", "a", "0"], ["C2 4.7uF", "in", "b"], ["L2 0.3mH", "b", "0"]], "drivers": [["bass", "a", "0", 1], ["dome", "b", "0", 1]]}, "couplings": [["L1", "L2", -0.11]])"}};
 
 } // namespace
 
 TEST(NgspiceOwn, tenNetworksAgreeOnDrivesAndLoad) {
     for (const auto& own : ownNetworks) {
-        const network::Network network = networkFrom("{\"drivers\": {" + std::string(driverA) + ", " + driverB + "}, " + own.body + "}");
+        const network::Network network = networkFrom("{\"drivers\": {" + std::string(driverA) +
+                                                     ", " + driverB + "}, " + own.body + "}");
         const spice::Netlist list = spice::netlist(network);
         std::vector<std::string> expressions = list.drives;
         expressions.push_back(list.impedance);
@@ -261,9 +291,10 @@ TEST(NgspiceOwn, randomNetworksAgreeToNineDigits) {
         const auto ours = solved(network, axis);
         for (std::size_t d = 0; d < list.drives.size(); ++d) {
             for (std::size_t k = 0; k < theirs[d].size(); ++k) {
-                // ngspice solves by nodal voltages: what a drive loses as their difference is its own,
-                // so the bound is relative to the EMF of 1 V.
-                ASSERT_LT(std::abs(ours.drives[d][k] - theirs[d][k]), 1e-9 * std::max(1.0, std::abs(theirs[d][k])))
+                // ngspice solves by nodal voltages: what a drive loses as their difference is its
+                // own, so the bound is relative to the EMF of 1 V.
+                ASSERT_LT(std::abs(ours.drives[d][k] - theirs[d][k]),
+                          1e-9 * std::max(1.0, std::abs(theirs[d][k])))
                     << "seed " << seed << ", drive " << d << ", " << axis[k] << " Hz";
             }
         }

@@ -54,14 +54,27 @@ std::optional<Error> errorFor(const std::string& key, const Value& value) {
     return read ? std::nullopt : std::optional(read.error());
 }
 
-bool isAbout(const std::optional<Error>& error, const std::string& key) { return error && error->subject == key; }
+bool isAbout(const std::optional<Error>& error, const std::string& key) {
+    return error && error->subject == key;
+}
 
 template <class T>
 class FieldLists : public testing::Test {};
 
-using Described = testing::Types<measure::ImportRequest, network::PartsRequest, network::PadRequest, network::TextbookRequest, network::ZobelRequest,
-                                 network::SolveInput, network::LoadRequest, driver::ImpedanceModel, report::ShowRequest, report::ExportRequest, job::Take,
-                                 job::Driver, job::Mount, job::Target>;
+using Described = testing::Types<measure::ImportRequest,
+                                 network::PartsRequest,
+                                 network::PadRequest,
+                                 network::TextbookRequest,
+                                 network::ZobelRequest,
+                                 network::SolveInput,
+                                 network::LoadRequest,
+                                 driver::ImpedanceModel,
+                                 report::ShowRequest,
+                                 report::ExportRequest,
+                                 job::Take,
+                                 job::Driver,
+                                 job::Mount,
+                                 job::Target>;
 TYPED_TEST_SUITE(FieldLists, Described);
 
 } // namespace
@@ -82,11 +95,15 @@ TYPED_TEST(FieldLists, rangesHoldAtBothEndsAndNotBeyond) {
         for (const double inside : {lowest, highest}) {
             // A rule between keys may still object, but not for the range.
             const auto error = errorFor<TypeParam>(key, inside);
-            EXPECT_TRUE(!isAbout(error, key) || error->allowed.find(range) == std::string::npos) << key << " " << inside;
+            EXPECT_TRUE(!isAbout(error, key) || error->allowed.find(range) == std::string::npos)
+                << key << " " << inside;
         }
         const bool whole = kind == "whole number";
-        const double below = whole ? lowest - 1.0 : std::nextafter(lowest, -std::numeric_limits<double>::infinity());
-        const double above = whole ? highest + 1.0 : std::nextafter(highest, std::numeric_limits<double>::infinity());
+        const double below =
+            whole ? lowest - 1.0 : std::nextafter(lowest, -std::numeric_limits<double>::infinity());
+        const double above = whole
+                                 ? highest + 1.0
+                                 : std::nextafter(highest, std::numeric_limits<double>::infinity());
         for (const double outside : {below, above}) {
             const auto error = errorFor<TypeParam>(key, outside);
             ASSERT_TRUE(isAbout(error, key)) << key << " " << outside;
@@ -128,20 +145,36 @@ TYPED_TEST(FieldLists, missingRequiredKeysAreNamed) {
 }
 
 TEST(Fields, writtenReadsBackEqual) {
-    const job::Driver driver{.id = "a", .name = "Brome 210", .band = job::Band::mid, .condition = job::Condition::suspect, .diameter = 0.21, .responseTake = "t1"};
+    const job::Driver driver{.id = "a",
+                             .name = "Brome 210",
+                             .band = job::Band::mid,
+                             .condition = job::Condition::suspect,
+                             .diameter = 0.21,
+                             .responseTake = "t1"};
     EXPECT_EQ(text::read<job::Driver>(text::write(driver), "").value(), driver);
     const job::Target target{.from = 55.5, .to = 17000.0, .tolerance = 1.25, .level = 86.5};
     EXPECT_EQ(text::read<job::Target>(text::write(target), "").value(), target);
-    const network::TextbookRequest request{.kind = network::TextbookKind::threeWay, .alignment = network::Alignment::bessel, .order = 3, .fxLow = 400.0, .fxHigh = 3000.0, .midLoad = 5.5};
+    const network::TextbookRequest request{.kind = network::TextbookKind::threeWay,
+                                           .alignment = network::Alignment::bessel,
+                                           .order = 3,
+                                           .fxLow = 400.0,
+                                           .fxHigh = 3000.0,
+                                           .midLoad = 5.5};
     EXPECT_EQ(text::read<network::TextbookRequest>(text::write(request), "").value(), request);
-    const measure::ImportRequest import{.text = "a\nb", .quantity = measure::QuantityChoice::impedance, .decimal = measure::DecimalChoice::comma};
+    const measure::ImportRequest import{.text = "a\nb",
+                                        .quantity = measure::QuantityChoice::impedance,
+                                        .decimal = measure::DecimalChoice::comma};
     EXPECT_EQ(text::read<measure::ImportRequest>(text::write(import), "").value(), import);
     const job::Mount mount{.driver = "a", .x = -0.1, .y = 0.2};
     EXPECT_EQ(text::read<job::Mount>(text::write(mount), "").value(), mount);
 }
 
 TEST(Fields, degreesAndPercentAreConvertedOnceAtTheDoor) {
-    const auto zobel = text::read<network::ZobelRequest>(text::parseJson(R"({"frequencies_hz": [100, 200], "impedances_ohm": [8, 9], "phases_deg": [90, -45]})").value(), "");
+    const auto zobel = text::read<network::ZobelRequest>(
+        text::parseJson(
+            R"({"frequencies_hz": [100, 200], "impedances_ohm": [8, 9], "phases_deg": [90, -45]})")
+            .value(),
+        "");
     ASSERT_TRUE(zobel.ok());
     EXPECT_NEAR((*zobel->phases)[0], 1.5707963267948966, 1e-15);
     const auto part = network::readPart("R1 10 tol=5", "part");
