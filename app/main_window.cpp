@@ -61,7 +61,9 @@ MainWindow::MainWindow(Ask& ask, QWidget* parent) : QMainWindow(parent), ask_(as
     updateTitle();
 }
 
-MainWindow::~MainWindow() = default;
+MainWindow::~MainWindow() {
+    keepDemoIfChanged();
+}
 
 void MainWindow::build() {
     auto* middle = new QWidget(this);
@@ -221,6 +223,9 @@ void MainWindow::connectStage(Stage* stage) {
 }
 
 bool MainWindow::openJob(const QString& path) {
+    if (!mayLeave()) {
+        return false;
+    }
     auto document = Document::open(QFile::encodeName(path).toStdString());
     if (!document) {
         notice_->tell(Gravity::stop, words(text::sentence(document.error())));
@@ -237,6 +242,9 @@ bool MainWindow::openJob(const QString& path) {
 }
 
 bool MainWindow::newJob(const QString& path) {
+    if (!mayLeave()) {
+        return false;
+    }
     const job::History history(job::newTwoWay(QFileInfo(path).completeBaseName().toStdString()));
     auto document = Document::create(QFile::encodeName(path).toStdString(), history);
     if (!document) {
@@ -251,7 +259,35 @@ bool MainWindow::newJob(const QString& path) {
     return true;
 }
 
+bool MainWindow::mayLeave() {
+    if (!document_) {
+        return true;
+    }
+    document_->waitUntilSaved();
+    if (document_->allWritten() || warned_) {
+        warned_ = false;
+        return true;
+    }
+    warned_ = true;
+    notice_->tell(
+        Gravity::stop,
+        tr("The last changes could not be written to %1. Save a copy somewhere else; or do it once "
+           "more to leave them behind.")
+            .arg(QFile::decodeName(document_->path().c_str())));
+    return false;
+}
+
+void MainWindow::keepDemoIfChanged() {
+    // An untouched demo leaves nothing behind; a changed one stays where its path says.
+    if (demoFolder_ && document_) {
+        demoFolder_->setAutoRemove(!document_->everChanged());
+    }
+}
+
 bool MainWindow::openDemo() {
+    if (!mayLeave()) {
+        return false;
+    }
     const auto history = demo::projectionRoom(demo::tables());
     if (!history) {
         notice_->tell(Gravity::stop, words(text::sentence(history.error())));
@@ -271,6 +307,7 @@ bool MainWindow::openDemo() {
 }
 
 void MainWindow::take(std::unique_ptr<Document> document) {
+    keepDemoIfChanged();
     document_ = std::move(document);
     demoFolder_.reset();
     connect(document_.get(), &Document::changed, this, &MainWindow::submit);
@@ -288,6 +325,7 @@ void MainWindow::take(std::unique_ptr<Document> document) {
     sight_.driver = job.drivers.empty() ? std::string{} : job.drivers.front().id;
     showStage(stage_ == nullptr ? stages_.back() : stage_);
     submit();
+    firstRevision_ = evaluator_.submitted();
 }
 
 void MainWindow::submit() {
@@ -308,16 +346,22 @@ void MainWindow::preview(const job::Edit& edit) {
     }
     notice_->clear();
     previewing_ = true;
+    previewName_ = edit.name;
+    updateTitle();
     previewRevision_ = evaluator_.submit(*job, Purpose::preview);
 }
 
 void MainWindow::endPreview() {
     previewing_ = false;
     sight_.preview.reset();
+    updateTitle();
     displayAll();
 }
 
 void MainWindow::showResult(const std::shared_ptr<const Evaluated>& result) {
+    if (result->evaluation.revision < firstRevision_) {
+        return;
+    }
     if (result->purpose == Purpose::present) {
         sight_.present = result;
         // A change of the present ends a preview that was made for the state before.
@@ -458,8 +502,12 @@ void MainWindow::updateTitle() {
     }
     const job::Cabinet* cabinet = job::findCabinet(history->job(), sight_.cabinet);
     const QString title = words(history->job().title);
-    where_->setText(cabinet == nullptr ? title
-                                       : title + QStringLiteral("  ▸  ") + words(cabinet->name));
+    QString where =
+        cabinet == nullptr ? title : title + QStringLiteral("  ▸  ") + words(cabinet->name);
+    if (previewing_) {
+        where += tr("   –   a look at: %1").arg(words(previewName_));
+    }
+    where_->setText(where);
     where_->setToolTip(QFile::decodeName(document_->path().c_str()));
     setWindowTitle(title + QStringLiteral(" – Yellowfront"));
 }
@@ -527,10 +575,7 @@ void MainWindow::switchTheme() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    if (document_) {
-        document_->waitUntilSaved();
-    }
-    event->accept();
+    event->setAccepted(mayLeave());
 }
 
 } // namespace yf::app

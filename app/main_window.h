@@ -89,6 +89,10 @@ private:
     void undo();
     void redo();
     void switchTheme();
+    /// False, and says so, while changes wait that the file does not hold; the second time in a row
+    /// they may be left behind.
+    [[nodiscard]] bool mayLeave();
+    void keepDemoIfChanged();
     [[nodiscard]] const job::Driver* driverNamed(const QString& driver) const;
 
     Ask& ask_;
@@ -97,7 +101,10 @@ private:
     Evaluator evaluator_;
     Sight sight_;
     bool previewing_{};
+    std::string previewName_;
     std::uint64_t previewRevision_{};
+    std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another
+    bool warned_{};
     FrontView* front_{};
     Route* route_{};
     LineBar* line_{};

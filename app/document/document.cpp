@@ -23,6 +23,12 @@ Result<std::unique_ptr<Document>> Document::create(const std::string& path,
     return std::unique_ptr<Document>(new Document(std::move(store), history));
 }
 
+Done Document::copyTo(const std::string& path) const {
+    YF_TRY(copy, job::store::Store::create(path, history_));
+    static_cast<void>(copy);
+    return done();
+}
+
 void Document::apply(const job::Edit& edit) {
     if (readOnly()) {
         Q_EMIT refused(tr("This job is open for reading only. Save a copy and go on there; nothing "
@@ -34,6 +40,7 @@ void Document::apply(const job::Edit& edit) {
         Q_EMIT refused(QString::fromStdString(text::sentence(moved.error())));
         return;
     }
+    everChanged_ = true;
     saver_.write(history_.step(), *moved);
     Q_EMIT changed();
 }
@@ -41,6 +48,7 @@ void Document::apply(const job::Edit& edit) {
 void Document::undo() {
     if (history_.canUndo() && !readOnly()) {
         history_.undo();
+        everChanged_ = true;
         saver_.write(history_.step(), job::Moved::back);
         Q_EMIT changed();
     }
@@ -49,6 +57,7 @@ void Document::undo() {
 void Document::redo() {
     if (history_.canRedo() && !readOnly()) {
         history_.redo();
+        everChanged_ = true;
         saver_.write(history_.step(), job::Moved::forward);
         Q_EMIT changed();
     }

@@ -28,6 +28,9 @@ public:
 
     [[nodiscard]] bool readOnly() const { return saver_.readOnly(); }
 
+    /// Whether anything was changed, undone or redone since it was opened.
+    [[nodiscard]] bool everChanged() const { return everChanged_; }
+
     [[nodiscard]] bool settled() const { return saver_.settled(); }
 
     /// Applies an edit; one that fails changes nothing and is told by `refused`.
@@ -39,7 +42,11 @@ public:
     /// The hand has let go: the next edit is a step of its own.
     void endGesture() { history_.endGesture(); }
 
-    [[nodiscard]] Done copyTo(const std::string& path) { return saver_.copyTo(path); }
+    /// The whole history in a new file of today's format, whatever state the open file is in; one
+    /// that exists is refused.
+    [[nodiscard]] Done copyTo(const std::string& path) const;
+
+    [[nodiscard]] bool allWritten() { return saver_.allWritten(); }
 
     /// Blocks until the file holds the present state, or cannot be written.
     void waitUntilSaved() { saver_.wait(); }
@@ -54,6 +61,7 @@ private:
     Document(job::store::Store store, job::History history);
 
     job::History history_;
+    bool everChanged_{};
     Saver saver_;
 };
 

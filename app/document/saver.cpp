@@ -51,10 +51,9 @@ void Saver::wait() {
     idle_.wait(lock, [this] { return (queue_.empty() && !busy_) || stuck_; });
 }
 
-Done Saver::copyTo(const std::string& path) {
-    wait();
-    const std::lock_guard lock(storeMutex_);
-    return store_.copyTo(path);
+bool Saver::allWritten() {
+    const std::lock_guard lock(mutex_);
+    return queue_.empty() && !busy_;
 }
 
 void Saver::work() {
@@ -71,10 +70,7 @@ void Saver::work() {
         busy_ = true;
         const Change change = queue_.front();
         lock.unlock();
-        Done written = [&] {
-            const std::lock_guard storeLock(storeMutex_);
-            return store_.write(change.step, change.moved);
-        }();
+        const Done written = store_.write(change.step, change.moved);
         lock.lock();
         busy_ = false;
         stuck_ = !written.ok();

@@ -33,8 +33,8 @@ public:
     /// Blocks until the queue is empty or its first change cannot be written.
     void wait();
 
-    /// A copy of the file as it stands on the disk.
-    [[nodiscard]] Done copyTo(const std::string& path);
+    /// Nothing waits to be written. Unlike `settled` it does not wait for the window's thread.
+    [[nodiscard]] bool allWritten();
 
     [[nodiscard]] const std::string& path() const { return path_; }
 
@@ -57,7 +57,6 @@ private:
     std::string path_;
     bool readOnly_{};
     std::mutex mutex_;
-    std::mutex storeMutex_;
     std::condition_variable wake_;
     std::condition_variable idle_;
     std::deque<Change> queue_;

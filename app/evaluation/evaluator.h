@@ -40,6 +40,9 @@ public:
     /// Revisions rise by one with each call.
     std::uint64_t submit(const job::Job& job, Purpose purpose);
 
+    /// Revision of the last submit.
+    [[nodiscard]] std::uint64_t submitted() const { return submitted_; }
+
     /// True from a submit until its result, or a newer one, has been delivered.
     [[nodiscard]] bool busy() const { return delivered_ != submitted_; }
 

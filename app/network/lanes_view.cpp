@@ -273,6 +273,18 @@ void LanesView::readEditor() {
     }
 }
 
+/// Who goes on elsewhere means what was typed, if it is beyond doubt; else the last good value
+/// stays.
+void LanesView::leaveEditor() {
+    const auto old = network::findPart(circuit_, edits_);
+    const auto part = old ? network::typedPart(*old, editor_->text().toStdString())
+                          : Result<network::Part>(Error{"part", "is gone", ""});
+    closeEditor();
+    if (part && *part != *old && !job::questionAbout(*part)) {
+        Q_EMIT edited(job::changePart(cabinet_, *part));
+    }
+}
+
 void LanesView::closeEditor() {
     edits_.clear();
     questioned_.clear();
@@ -313,10 +325,11 @@ bool LanesView::eventFilter(QObject* watched, QEvent* event) {
         }
         return true;
     }
-    if (watched == editor_ && event->type() == QEvent::FocusOut &&
-        static_cast<QFocusEvent*>(event)->reason() != Qt::PopupFocusReason &&
-        static_cast<QFocusEvent*>(event)->reason() != Qt::ActiveWindowFocusReason) {
-        closeEditor();
+    if (watched == editor_ && event->type() == QEvent::FocusOut && !edits_.empty()) {
+        const Qt::FocusReason reason = static_cast<QFocusEvent*>(event)->reason();
+        if (reason != Qt::PopupFocusReason && reason != Qt::ActiveWindowFocusReason) {
+            leaveEditor();
+        }
     }
     return QWidget::eventFilter(watched, event);
 }

@@ -51,6 +51,7 @@ private:
     void connectTile(PartTile* tile);
     void openEditor(const PartTile* tile, const QString& text);
     void readEditor();
+    void leaveEditor();
     void closeEditor();
     void say(const QString& problem);
     void offerInsert(const network::SlotPlace& place, const QPoint& at);

@@ -43,7 +43,10 @@ void PartTile::display(const network::Part& part) {
     }
     part_ = part;
     setObjectName(QStringLiteral("tile_") + words(part.id));
-    setAccessibleName(tr("%1, %2 %3").arg(words(part.id), kindName(part.kind), valueShown()));
+    setAccessibleName(tr("%1, %2 %3")
+                          .arg(words(part.id),
+                               kindName(part.kind),
+                               words(job::valueText(part.kind, part.value))));
     const double loss = network::lossResistance(part);
     QStringList tip{accessibleName()};
     if (part.kind != network::PartKind::resistor) {
@@ -62,7 +65,8 @@ void PartTile::display(const network::Part& part) {
 }
 
 QString PartTile::valueShown() const {
-    return words(job::valueText(part_.kind, part_.value));
+    constexpr int digits = 3; // what a tile has room for; the tooltip tells one more
+    return words(job::valueText(part_.kind, part_.value, digits));
 }
 
 QString PartTile::lossShown() const {

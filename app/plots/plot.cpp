@@ -167,9 +167,15 @@ void Plot::build() {
     markPoint_->setSize(8);
     markText_ = new QCPItemText(canvas_);
     markText_->setPadding({3, 1, 3, 1});
-    emptyText_ = new QCPItemText(canvas_);
-    emptyText_->position->setType(QCPItemPosition::ptAxisRectRatio);
-    emptyText_->position->setCoords(0.5, 0.5);
+    emptyText_ = new QLabel(canvas_);
+    emptyText_->setObjectName(objectName() + QStringLiteral("_empty"));
+    emptyText_->setWordWrap(true);
+    emptyText_->setTextFormat(Qt::PlainText);
+    emptyText_->setAlignment(Qt::AlignCenter);
+    emptyText_->setAttribute(Qt::WA_TransparentForMouseEvents);
+    auto* over = new QVBoxLayout(canvas_);
+    over->setContentsMargins(56, 16, 32, 32);
+    over->addWidget(emptyText_);
     // Dashes are as long in any scale and any size of the window.
     connect(canvas_, &QCustomPlot::beforeReplot, this, &Plot::drawAll);
     // A zoom may not leave what anybody could have measured.
@@ -231,18 +237,24 @@ void Plot::paintTokens() {
     markText_->setColor(t.ink);
     markText_->setFont(figureFont(9.0));
     markText_->setBrush(t.sheet);
-    emptyText_->setColor(t.quietInk);
-    emptyText_->setFont(font());
+    QPalette quiet = emptyText_->palette();
+    quiet.setColor(QPalette::WindowText, t.ink);
+    emptyText_->setPalette(quiet);
     Stroke thick = t.sum;
     thick.width = 5.0;
-    outside_->setPen(thick.pen());
+    QPen pen = thick.pen();
+    pen.setCapStyle(Qt::RoundCap); // short pieces without notches between them
+    outside_->setPen(pen);
 }
 
 void Plot::display(const Picture& picture) {
     picture_ = picture;
     drawAll();
     emptyText_->setVisible(picture_.traces.isEmpty());
-    emptyText_->setText(picture_.empty);
+    hair_->setVisible(!picture_.traces.isEmpty());
+    if (emptyText_->text() != picture_.empty) {
+        emptyText_->setText(picture_.empty);
+    }
     if (foot_->text() != picture_.foot) {
         foot_->setText(picture_.foot);
         foot_->setVisible(!picture_.foot.isEmpty());

@@ -88,7 +88,7 @@ private:
     QCPItemLine* hair_{};
     QCPItemTracer* markPoint_{};
     QCPItemText* markText_{};
-    QCPItemText* emptyText_{};
+    QLabel* emptyText_{};
 };
 
 } // namespace yf::app

@@ -58,10 +58,9 @@ std::string_view kindName(TakeKind kind) {
 
 } // namespace
 
-std::string valueText(network::PartKind kind, double value) {
+std::string valueText(network::PartKind kind, double value, int digits) {
     static constexpr std::string_view units[] = {"Ω", "H", "F"};
     const auto index = static_cast<std::size_t>(kind);
-    constexpr int digits = 4;
     // The trade writes 0.35 mH and 0.47 µF where pure engineering style would say 350 µH, 470 nF.
     const double shown = value / network::customaryUnit(kind);
     constexpr double least = 0.01;

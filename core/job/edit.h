@@ -22,8 +22,8 @@ struct Edit {
     std::function<std::string(const Job&)> nameAfter;
 };
 
-/// "6.8 µF", "0.35 mH", "3.3 Ω": a part's value as the trade writes it.
-[[nodiscard]] std::string valueText(network::PartKind kind, double value);
+/// "6.8 µF", "0.35 mH", "3.3 Ω": a part's value as the trade writes it, so many significant digits.
+[[nodiscard]] std::string valueText(network::PartKind kind, double value, int digits = 4);
 
 /// A value that is possible but far outside what networks use, as a question for the person who
 /// typed it; nothing for a usual one.

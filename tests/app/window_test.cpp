@@ -27,6 +27,10 @@
 #include <QToolButton>
 #include <QUrl>
 
+#include <sys/resource.h>
+
+#include <csignal>
+
 namespace yf::test {
 
 namespace {
@@ -207,6 +211,48 @@ TEST_F(Window, typingTakesWhatPeopleWrite) {
     }
     EXPECT_EQ(tile("L1")->lossShown(), QStringLiteral("L1 · 0.5\u202FΩ"));
     expectLineAsByCommandLine();
+}
+
+TEST_F(Window, whoGoesOnElsewhereMeansWhatWasTyped) {
+    click(tile("R2"));
+    type("5.6");
+    click(tile("C3"));
+    settle();
+    EXPECT_EQ(tile("R2")->valueShown(), QStringLiteral("5.6\u202FΩ"));
+    EXPECT_TRUE(tile("C3")->hasFocus());
+    type("4");             // half a thought …
+    press(Qt::Key_Escape); // … taken back
+    click(tile("L1"));
+    type("9z");
+    click(tile("R2"));
+    settle();
+    EXPECT_EQ(tile("C3")->valueShown(), QStringLiteral("5.6\u202FµF"));
+    EXPECT_EQ(tile("L1")->valueShown(), QStringLiteral("1.5\u202FmH"));
+    EXPECT_EQ(window->document()->history().steps().size(), demoHistory().steps().size() + 1);
+}
+
+TEST_F(Window, aDiskThatIsFullIsSaidAndNothingIsLost) {
+    rlimit before{};
+    ASSERT_EQ(getrlimit(RLIMIT_FSIZE, &before), 0);
+    std::signal(SIGXFSZ, SIG_IGN);
+    rlimit none = before;
+    none.rlim_cur = 512; // no journal fits
+    ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &none), 0);
+    click(tile("R2"));
+    type("5.6");
+    press(Qt::Key_Return);
+    auto* saved = find<QLabel>("line_saved");
+    const bool told = QTest::qWaitFor([&] { return saved->text().startsWith(u'■'); }, 20000);
+    EXPECT_EQ(tile("R2")->valueShown(), QStringLiteral("5.6\u202FΩ"));
+    // The window does not let go of what is not on the disk.
+    EXPECT_FALSE(window->close());
+    EXPECT_TRUE(notice().startsWith(u'■'));
+    ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &before), 0);
+    ASSERT_TRUE(told);
+    EXPECT_EQ(job::store::Store::openForReading(path)->load()->job(), demoJob());
+    settle(); // tried again by itself
+    EXPECT_EQ(saved->text(), QStringLiteral("saved"));
+    EXPECT_EQ(job::store::Store::openForReading(path)->load()->job(), window->document()->job());
 }
 
 TEST_F(Window, wrongTypingIsSaidBesideTheTileAndKeepsTheValue) {
@@ -527,8 +573,7 @@ TEST_F(Window, copiesNewJobsAndWrongFiles) {
 
 TEST_F(Window, aFileThatMayNotBeWrittenIsReadOnly) {
     const std::string copy = folder.path("newer.yfjob");
-    ASSERT_TRUE(job::store::Store::open(path)->copyTo(copy).ok());
-    std::string bytes = fileContent(copy);
+    std::string bytes = fileContent(path);
     bytes[63] = 99; // user_version, big-endian at offset 60
     folder.write("newer.yfjob", bytes);
     ASSERT_TRUE(window->openJob(QString::fromStdString(copy)));

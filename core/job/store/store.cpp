@@ -443,21 +443,6 @@ Done Store::write(const Step& step, Moved moved) {
     return written;
 }
 
-Done Store::copyTo(const std::string& path) const {
-    struct stat info {};
-
-    if (::stat(path.c_str(), &info) == 0) {
-        return Error{path, "exists already", "choose another name; nothing was overwritten"};
-    }
-    Statement vacuum(database_, "VACUUM INTO ?");
-    vacuum.bind(1, path);
-    auto copied = finish(path, database_, vacuum);
-    if (!copied) {
-        ::remove(path.c_str());
-    }
-    return copied;
-}
-
 Done Store::integrityCheck() const {
     Statement check(database_, "PRAGMA integrity_check");
     if (!check.step() || check.text(0) != "ok") {

@@ -50,9 +50,6 @@ public:
     /// change is on the disk; with an error the file is as before.
     [[nodiscard]] Done write(const Step& step, Moved moved);
 
-    /// The whole file under another name, compacted; one that exists is refused.
-    [[nodiscard]] Done copyTo(const std::string& path) const;
-
     /// SQLite's own full check; for tests and for a suspicious owner.
     [[nodiscard]] Done integrityCheck() const;
 
