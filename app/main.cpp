@@ -37,7 +37,7 @@ int takePicture(MainWindow& window, const QString& path) {
     constexpr qint64 patience = 20000; // ms
     QElapsedTimer timer;
     timer.start();
-    while (!window.settled() && timer.elapsed() < patience) {
+    while (window.document() != nullptr && !window.settled() && timer.elapsed() < patience) {
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
     }
     QCoreApplication::processEvents();

@@ -88,12 +88,12 @@ void MainWindow::build() {
     }
     route_ = new Route(stages_, middle);
 
-    auto* left = new QWidget(middle);
-    left->setFixedWidth(leftWidth);
-    auto* leftColumn = new QVBoxLayout(left);
+    left_ = new QWidget(middle);
+    left_->setFixedWidth(leftWidth);
+    auto* leftColumn = new QVBoxLayout(left_);
     leftColumn->setContentsMargins(8, 4, 4, 8);
     leftColumn->addWidget(front_, 1);
-    leftColumn->addWidget(hairline(left));
+    leftColumn->addWidget(hairline(left_));
     leftColumn->addWidget(route_);
     auto* head = new QHBoxLayout;
     head->setContentsMargins(12, 4, 12, 4);
@@ -104,7 +104,7 @@ void MainWindow::build() {
     }
     auto* body = new QHBoxLayout;
     body->setSpacing(0);
-    body->addWidget(left);
+    body->addWidget(left_);
     body->addWidget(pages_, 1);
     auto* column = new QVBoxLayout(middle);
     column->setContentsMargins(0, 0, 0, 0);
@@ -127,8 +127,7 @@ void MainWindow::build() {
     connect(startPage_, &StartPage::demoWanted, this, &MainWindow::openDemo);
     connect(startPage_, &StartPage::newWanted, this, &MainWindow::askNew);
     connect(startPage_, &StartPage::openWanted, this, &MainWindow::askOpen);
-    front_->setVisible(false);
-    route_->setVisible(false);
+    left_->setVisible(false);
     line_->setVisible(false);
 }
 
@@ -398,9 +397,8 @@ void MainWindow::showStage(Stage* stage) {
     if (previewing_) {
         endPreview();
     }
-    for (QWidget* part : std::initializer_list<QWidget*>{front_, route_, line_}) {
-        part->setVisible(true);
-    }
+    left_->setVisible(true);
+    line_->setVisible(true);
     pages_->setCurrentWidget(stage);
     route_->setCurrent(stage);
     displayAll();

@@ -5,8 +5,8 @@
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
 #include "app/theme/theme.h"
-#include "app/widgets/ask.h"
 #include "demo/projection_room.h"
+#include "tests/support/ask_nothing.h"
 
 #include <QApplication>
 #include <QElapsedTimer>
@@ -24,21 +24,6 @@ namespace {
 using namespace yf;
 
 constexpr double frame = 16.7; // ms
-
-class AskNothing final : public app::Ask {
-public:
-    QStringList
-    filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override {
-        return {};
-    }
-
-    QString fileToWrite(QWidget* /*parent*/,
-                        const QString& /*title*/,
-                        const QString& /*proposal*/,
-                        const QString& /*filter*/) override {
-        return {};
-    }
-};
 
 void evaluation(benchmark::State& state) {
     const auto history = demo::projectionRoom(demo::tables());
@@ -107,7 +92,7 @@ int main(int argc, char** argv) {
     app::loadFonts();
     for (const app::ThemeName name : {app::ThemeName::linen, app::ThemeName::graphite}) {
         app::applyTheme(application, name);
-        AskNothing ask;
+        test::AskNothing ask;
         app::MainWindow window(ask);
         window.resize(1280, 800);
         window.chooseStage(QStringLiteral("network"));

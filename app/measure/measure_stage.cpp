@@ -103,7 +103,7 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
                  QStringLiteral("measure_plot_impedance_phase"),
                  tr("Impedance phase"),
                  this)};
-    followCrosshairs();
+    linkCrosshairs(plots_);
 
     auto* grid = new QGridLayout(this);
     grid->setContentsMargins(8, 4, 8, 4);
@@ -118,24 +118,13 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
         told->addWidget(column == 0 ? responseTold_ : impedanceTold_, 1, Qt::AlignTop);
         told->addWidget(column == 0 ? minimumResponse_ : minimumImpedance_, 0, Qt::AlignTop);
         grid->addLayout(told, 1, column);
-        grid->addWidget(plots_[2 * column], 2, column);
-        grid->addWidget(plots_[2 * column + 1], 3, column);
+        const qsizetype first = column == 0 ? 0 : 2;
+        grid->addWidget(plots_[first], 2, column);
+        grid->addWidget(plots_[first + 1], 3, column);
         grid->setColumnStretch(column, 1);
     }
     grid->setRowStretch(2, 5);
     grid->setRowStretch(3, 3);
-}
-
-void MeasureStage::followCrosshairs() {
-    for (Plot* moved : plots_) {
-        connect(moved, &Plot::crosshairMoved, this, [this, moved](double f) {
-            for (Plot* plot : plots_) {
-                if (plot != moved) {
-                    plot->setCrosshair(f);
-                }
-            }
-        });
-    }
 }
 
 QString MeasureStage::state(const Sight& sight) const {

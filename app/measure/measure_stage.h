@@ -34,7 +34,6 @@ protected:
 
 private:
     void showTake(const job::Take* take, job::TakeKind kind);
-    void followCrosshairs();
 
     std::string driver_;
     job::Band band_{};

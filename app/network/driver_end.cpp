@@ -27,8 +27,8 @@ void drawStud(QPainter& painter, const QPointF& at, bool plus, const QColor& col
 
 } // namespace
 
-DriverEndButton::DriverEndButton(const network::DriverEnd& end, QWidget* parent)
-    : QAbstractButton(parent), end_(end) {
+DriverEndButton::DriverEndButton(network::DriverEnd end, QWidget* parent)
+    : QAbstractButton(parent), end_(std::move(end)) {
     setFocusPolicy(Qt::StrongFocus);
     setAttribute(Qt::WA_Hover);
     setCursor(Qt::PointingHandCursor);

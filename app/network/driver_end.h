@@ -13,7 +13,7 @@ class DriverEndButton final : public QAbstractButton {
     Q_OBJECT
 
 public:
-    DriverEndButton(const network::DriverEnd& end, QWidget* parent);
+    DriverEndButton(network::DriverEnd end, QWidget* parent);
 
     /// `hot` and `back`: y of the rails in this widget.
     void display(const network::DriverEnd& end, const job::Driver& driver, int hot, int back);

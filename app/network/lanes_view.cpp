@@ -196,13 +196,13 @@ void LanesView::connectTile(PartTile* tile) {
     });
     connect(tile, &PartTile::removed, this, [this, tile] {
         // The neighbour takes the focus, so that the hand goes on from there.
+        const std::string id = tile->part().id;
         const auto at = tiles_.indexOf(tile);
-        if (at + 1 < tiles_.size()) {
-            tiles_[at + 1]->setFocus();
-        } else if (at > 0) {
-            tiles_[at - 1]->setFocus();
+        if (PartTile* neighbour = tiles_.value(at + 1 < tiles_.size() ? at + 1 : at - 1)) {
+            neighbour->setFocus();
         }
-        Q_EMIT edited(job::removePart(cabinet_, tile->part().id));
+
+        Q_EMIT edited(job::removePart(cabinet_, id));
     });
     connect(tile, &PartTile::insertWanted, this, [this, tile] {
         const auto place =

@@ -62,22 +62,9 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     column->addLayout(pictures, 1);
     column->addLayout(bar);
     column->addWidget(scroll_);
-    connectPlots();
+    linkCrosshairs({response_, phase_, impedance_});
     connectLanes();
     connectStart();
-}
-
-void NetworkStage::connectPlots() {
-    const QVector<Plot*> plots{response_, phase_, impedance_};
-    for (Plot* moved : plots) {
-        connect(moved, &Plot::crosshairMoved, this, [plots, moved](double f) {
-            for (Plot* plot : plots) {
-                if (plot != moved) {
-                    plot->setCrosshair(f);
-                }
-            }
-        });
-    }
 }
 
 void NetworkStage::connectLanes() {

@@ -35,7 +35,6 @@ protected:
 
 private:
     void shareRoom();
-    void connectPlots();
     void connectLanes();
     void connectStart();
     void tellLoads(const Sight& sight);

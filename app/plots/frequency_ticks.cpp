@@ -10,8 +10,10 @@ namespace {
 template <class Wanted>
 QVector<double> decadeSteps(double from, double to, Wanted wanted) {
     QVector<double> ticks;
-    for (double decade = std::pow(10.0, std::floor(std::log10(from))); decade <= to;
-         decade *= 10.0) {
+    const int last = static_cast<int>(std::floor(std::log10(to)));
+    for (int exponent = static_cast<int>(std::floor(std::log10(from))); exponent <= last;
+         ++exponent) {
+        const double decade = std::pow(10.0, exponent);
         for (int m = 1; m <= 9; ++m) {
             const double value = m * decade;
             // A hair beyond either end still belongs to the axis.

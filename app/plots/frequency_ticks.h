@@ -9,7 +9,7 @@ namespace yf::app {
 /// others as sub-ticks (the library's own text ticker draws no sub-ticks).
 class LogTicks final : public QCPAxisTicker {
 public:
-    explicit LogTicks(const QString& unit) : unit_(unit) {}
+    explicit LogTicks(QString unit) : unit_(std::move(unit)) {}
 
 protected:
     QVector<double> createTickVector(double tickStep, const QCPRange& range) override;

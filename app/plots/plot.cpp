@@ -480,4 +480,16 @@ bool Plot::eventFilter(QObject* watched, QEvent* event) {
     return QWidget::eventFilter(watched, event);
 }
 
+void linkCrosshairs(const QVector<Plot*>& plots) {
+    for (Plot* moved : plots) {
+        QObject::connect(moved, &Plot::crosshairMoved, moved, [plots, moved](double frequency) {
+            for (Plot* plot : plots) {
+                if (plot != moved) {
+                    plot->setCrosshair(frequency);
+                }
+            }
+        });
+    }
+}
+
 } // namespace yf::app

@@ -91,4 +91,7 @@ private:
     QLabel* emptyText_{};
 };
 
+/// Where one goes the others follow.
+void linkCrosshairs(const QVector<Plot*>& plots);
+
 } // namespace yf::app

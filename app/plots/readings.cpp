@@ -26,7 +26,7 @@ constexpr const char* widestValue = "888.8 dB";
 
 } // namespace
 
-Readings::Readings(const QString& title, QWidget* parent) : QWidget(parent), title_(title) {
+Readings::Readings(QString title, QWidget* parent) : QWidget(parent), title_(std::move(title)) {
     QSizePolicy policy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     policy.setHeightForWidth(true);
     setSizePolicy(policy);

@@ -22,7 +22,7 @@ public:
         Stroke stroke;
     };
 
-    explicit Readings(const QString& title, QWidget* parent = nullptr);
+    explicit Readings(QString title, QWidget* parent = nullptr);
 
     void display(const QString& where, const QVector<Entry>& entries);
 

@@ -11,7 +11,7 @@ FlowLayout::~FlowLayout() {
 
 void FlowLayout::setGeometry(const QRect& rect) {
     QLayout::setGeometry(rect);
-    place(rect, Move::yes);
+    static_cast<void>(place(rect, Move::yes));
 }
 
 QSize FlowLayout::minimumSize() const {

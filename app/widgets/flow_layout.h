@@ -42,7 +42,7 @@ private:
     enum class Move { no, yes };
 
     /// Height that the rows take.
-    int place(const QRect& rect, Move move) const;
+    [[nodiscard]] int place(const QRect& rect, Move move) const;
 
     QList<QLayoutItem*> items_;
 };

@@ -200,6 +200,27 @@ std::string dump(const Value& value, int indent) {
 
 } // namespace
 
+// Here, where Member is complete.
+Value::Value() = default;
+
+Value::Value(std::nullptr_t) {}
+
+Value::Value(bool flag) : data(flag) {}
+
+Value::Value(double number) : data(number) {}
+
+Value::Value(int number) : data(static_cast<double>(number)) {}
+
+Value::Value(std::string word) : data(std::move(word)) {}
+
+Value::Value(std::string_view word) : data(std::string(word)) {}
+
+Value::Value(const char* word) : data(std::string(word)) {}
+
+Value::Value(List list) : data(std::move(list)) {}
+
+Value::Value(Object object) : data(std::move(object)) {}
+
 Value::Value(const std::vector<double>& numbers) : data(List(numbers.begin(), numbers.end())) {}
 
 Value::Value(const std::vector<std::string>& words) : data(List(words.begin(), words.end())) {}

@@ -17,28 +17,18 @@ struct Member;
 struct Value {
     using List = std::vector<Value>;
     using Object = std::vector<Member>;
-    std::variant<std::nullptr_t, bool, double, std::string, List, Object> data{nullptr};
+    std::variant<std::nullptr_t, bool, double, std::string, List, Object> data;
 
-    Value() = default;
-
-    Value(std::nullptr_t) {}
-
-    Value(bool flag) : data(flag) {}
-
-    Value(double number) : data(number) {}
-
-    Value(int number) : data(static_cast<double>(number)) {}
-
-    Value(std::string word) : data(std::move(word)) {}
-
-    Value(std::string_view word) : data(std::string(word)) {}
-
-    Value(const char* word) : data(std::string(word)) {}
-
-    Value(List list) : data(std::move(list)) {}
-
-    Value(Object object) : data(std::move(object)) {}
-
+    Value();
+    Value(std::nullptr_t);
+    Value(bool flag);
+    Value(double number);
+    Value(int number);
+    Value(std::string word);
+    Value(std::string_view word);
+    Value(const char* word);
+    Value(List list);
+    Value(Object object);
     Value(const std::vector<double>& numbers);
     Value(const std::vector<std::string>& words);
 

@@ -6,7 +6,7 @@
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
 #include "app/theme/theme.h"
-#include "app/widgets/ask.h"
+#include "tests/support/ask_nothing.h"
 
 #include <QApplication>
 #include <QLineEdit>
@@ -15,21 +15,6 @@
 #include <cstdio>
 
 namespace {
-
-class AskNothing final : public yf::app::Ask {
-public:
-    QStringList
-    filesToOpen(QWidget* /*parent*/, const QString& /*title*/, const QString& /*filter*/) override {
-        return {};
-    }
-
-    QString fileToWrite(QWidget* /*parent*/,
-                        const QString& /*title*/,
-                        const QString& /*proposal*/,
-                        const QString& /*filter*/) override {
-        return {};
-    }
-};
 
 void typeValue(yf::app::MainWindow& window, int tenths) {
     auto* tile = window.findChild<yf::app::LanesView*>(QStringLiteral("lanes"))->tile("R2");
@@ -50,7 +35,7 @@ int main(int argc, char** argv) {
     QApplication application(argc, argv);
     yf::app::loadFonts();
     yf::app::applyTheme(application, yf::app::ThemeName::linen);
-    AskNothing ask;
+    yf::test::AskNothing ask;
     yf::app::MainWindow window(ask);
     if (!window.openJob(QString::fromLocal8Bit(argv[1]))) {
         return 1;

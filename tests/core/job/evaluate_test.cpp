@@ -5,7 +5,9 @@
 #include "core/job/import_take.h"
 #include "core/report/line.h"
 #include "core/text/sentence.h"
+#include "demo/projection_room.h"
 #include "tests/support/demo_job.h"
+#include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
 
@@ -178,6 +180,14 @@ TEST(Line, saysTheFiguresAsThePageDoes) {
     EXPECT_EQ(report::levelText(-3.25),
               "\u22123.2\u202F"
               "dB");
+}
+
+TEST(Demo, tablesOfTheRepositoryAreRemadeByteForByte) {
+    const demo::Tables tables = demo::tables();
+    EXPECT_EQ(dataFile("../../demo/tables/campion-165-response.csv"), tables.campionResponse);
+    EXPECT_EQ(dataFile("../../demo/tables/campion-165-impedance.txt"), tables.campionImpedance);
+    EXPECT_EQ(dataFile("../../demo/tables/teasel-26-response.csv"), tables.teaselResponse);
+    EXPECT_EQ(dataFile("../../demo/tables/teasel-26-impedance.csv"), tables.teaselImpedance);
 }
 
 TEST(Demo, takesHoldTheTablesWhole) {
