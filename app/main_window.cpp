@@ -63,6 +63,11 @@ MainWindow::MainWindow(Ask& ask, QWidget* parent) : QMainWindow(parent), ask_(as
 
 MainWindow::~MainWindow() {
     keepDemoIfChanged();
+    // Widgets die after the members of this class; a tile that loses the focus on the way still
+    // tells its stage, and that must not reach a document that is gone.
+    for (Stage* stage : stages_) {
+        stage->disconnect(this);
+    }
 }
 
 void MainWindow::build() {
@@ -451,9 +456,9 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         // One byte more than is allowed is enough for the importer to refuse by size.
         const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
         const auto imported =
-            job::importTake(bytes.toStdString(),
-                            base.toStdString(),
-                            QDate::currentDate().toString(Qt::ISODate).toStdString());
+            job::importTake({bytes.toStdString(),
+                             base.toStdString(),
+                             QDate::currentDate().toString(Qt::ISODate).toStdString()});
         if (!imported) {
             gravity = Gravity::stop;
             told << words(text::sentence(imported.error())) + QStringLiteral(". ") +

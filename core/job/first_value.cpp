@@ -18,9 +18,10 @@ constexpr curve::Range audible{20.0, 20000.0};
 std::vector<double> fromNeutral(network::PartKind kind, bool inLine) {
     const network::ValueRange usual = network::usualValues(kind);
     std::vector<double> values;
-    for (double v = network::nearestValue(usual.lowest, network::ESeries::E6); v <= usual.highest;
-         v = network::stepValue(v, network::ESeries::E6, 1)) {
-        values.push_back(v);
+    double value = network::nearestValue(usual.lowest, network::ESeries::E6);
+    while (value <= usual.highest) {
+        values.push_back(value);
+        value = network::stepValue(value, network::ESeries::E6, 1);
     }
     if (inLine == (kind == network::PartKind::capacitor)) {
         std::ranges::reverse(values);

@@ -3,18 +3,17 @@
 
 namespace yf::job {
 
-Result<ImportedTake>
-importTake(const std::string& bytes, const std::string& name, const std::string& date) {
-    auto table = measure::importTable({.text = bytes});
+Result<ImportedTake> importTake(const TableFile& file) {
+    auto table = measure::importTable({.text = file.bytes});
     if (!table) {
         Error error = table.error();
-        error.subject = name;
+        error.subject = file.name;
         return error;
     }
     ImportedTake imported;
     imported.take.kind = table->quantity == "impedance" ? TakeKind::impedance : TakeKind::response;
-    imported.take.name = name;
-    imported.take.date = date;
+    imported.take.name = file.name;
+    imported.take.date = file.date;
     imported.take.understood = measure::understood(*table);
     imported.take.curve = std::make_shared<const curve::Curve>(measure::toCurve(*table));
     imported.told = imported.take.understood;

@@ -13,10 +13,16 @@ struct ImportedTake {
     bool doubtful{};  ///< something was done or guessed, or is missing: worth a look
 };
 
-/// The bytes of a text table as a take of a driver. `name` is the file's, `date` the day on which
-/// it was read (ISO 8601), both for the record. Fails as measure::importTable does, with the file's
-/// name as subject.
-[[nodiscard]] Result<ImportedTake>
-importTake(const std::string& bytes, const std::string& name, const std::string& date);
+/// A text table as it came: its bytes, and for the record the file's name and the day on which it
+/// was read (ISO 8601).
+struct TableFile {
+    std::string bytes;
+    std::string name;
+    std::string date;
+};
+
+/// A text table as a take of a driver. Fails as measure::importTable does, with the file's name as
+/// subject.
+[[nodiscard]] Result<ImportedTake> importTake(const TableFile& file);
 
 } // namespace yf::job

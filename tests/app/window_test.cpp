@@ -356,6 +356,16 @@ TEST_F(Window, holdingBShowsTheSpeakerWithoutAPart) {
     EXPECT_EQ(response.trace(QStringLiteral("sum"))->values, with);
 }
 
+// Under address checks this found a preview that ended in a window half destroyed.
+TEST_F(Window, closesWhileAKeyIsHeld) {
+    click(tile("L3"));
+    QTest::keyPress(tile("L3"), Qt::Key_B);
+    wheel(tile("L3"), 1);
+    window.reset();
+    EXPECT_EQ(job::store::Store::openForReading(path)->load()->steps().size(),
+              demoHistory().steps().size() + 1);
+}
+
 TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
     const Plot& response = *plot("plot_response");
     auto* order = find<QComboBox>("start_order");
