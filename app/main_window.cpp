@@ -319,8 +319,15 @@ void MainWindow::take(std::unique_ptr<Document> document) {
         notice_->tell(Gravity::stop, why);
         displayAll();
     });
-    connect(document_.get(), &Document::saved, this, &MainWindow::updateSaved);
-    connect(document_.get(), &Document::notSaved, line_, &LineBar::setNotSaved);
+    connect(document_.get(), &Document::saved, this, [this] {
+        writingFails_ = false;
+        updateSaved();
+    });
+    connect(document_.get(), &Document::notSaved, this, [this](const QString& why) {
+        writingFails_ = true;
+        line_->setNotSaved(why);
+    });
+    writingFails_ = false;
     notice_->clear();
     sight_ = {};
     previewing_ = false;
@@ -482,7 +489,7 @@ bool MainWindow::settled() const {
 }
 
 void MainWindow::updateSaved() {
-    if (document_) {
+    if (document_ && !writingFails_) {
         // "saved" speaks of what is on the screen: the picture must have caught up as well.
         line_->setSaving(document_->settled() && !evaluator_.busy());
     }

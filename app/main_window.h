@@ -105,6 +105,7 @@ private:
     std::uint64_t previewRevision_{};
     std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another
     bool warned_{};
+    bool writingFails_{};
     QWidget* left_{}; ///< Front and route
     FrontView* front_{};
     Route* route_{};

@@ -24,12 +24,14 @@ Route::Route(const QVector<Stage*>& stages, QWidget* parent) : QWidget(parent), 
         auto* button = new QToolButton(this);
         button->setObjectName(QStringLiteral("route_") + stage->id());
         button->setCheckable(true);
-        button->setAutoExclusive(true);
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         button->setToolTip(tr("Ctrl+%1").arg(stage->place()));
         button->setStyleSheet(QStringLiteral("QToolButton{text-align:left}QToolButton:checked{"
                                              "background:palette(highlight);color:#1F2328}"));
-        connect(button, &QToolButton::clicked, this, [this, stage] { Q_EMIT chosen(stage); });
+        connect(button, &QToolButton::clicked, this, [this, stage] {
+            setCurrent(stage); // a click must not lift the one that is down
+            Q_EMIT chosen(stage);
+        });
         column->addWidget(button);
         buttons_.push_back(button);
     }

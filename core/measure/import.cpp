@@ -402,6 +402,21 @@ std::optional<Error> checkRows(const std::vector<Row>& rows, bool impedance) {
     return std::nullopt;
 }
 
+/// By wish, by the header's words, or by a guess that is told.
+bool isImpedance(QuantityChoice wish,
+                 const std::optional<bool>& named,
+                 const std::vector<Row>& rows,
+                 std::vector<std::string>& warnings) {
+    if (wish != QuantityChoice::automatic) {
+        return wish == QuantityChoice::impedance;
+    }
+    if (named) {
+        return *named;
+    }
+    warnings.emplace_back("quantity_guessed");
+    return !rows.empty() && looksLikeImpedance(rows);
+}
+
 } // namespace
 
 std::optional<Error> check(const ImportRequest& request) {
@@ -445,13 +460,7 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
         table.warnings.emplace_back("dc_row_dropped");
     }
     const std::optional<bool> named = impedanceByHeader(valueHeader(lines.header, form));
-    bool impedance = request.quantity == QuantityChoice::impedance;
-    if (request.quantity == QuantityChoice::automatic) {
-        impedance = named ? *named : !rows.empty() && looksLikeImpedance(rows);
-        if (!named) {
-            table.warnings.emplace_back("quantity_guessed");
-        }
-    }
+    const bool impedance = isImpedance(request.quantity, named, rows, table.warnings);
     if (auto error = checkRows(rows, impedance)) {
         return *error;
     }

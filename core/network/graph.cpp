@@ -14,6 +14,9 @@ class Flattener {
 public:
     Flattener() { graph_.nodes = {"0", "in"}; }
 
+    /// A coil that others see stays a branch of its own.
+    void keepApart(const std::string& coil) { coupled_.push_back(coil); }
+
     void section(const Section& section, std::size_t hot, std::size_t cold) {
         std::size_t node = hot;
         for (const Slot& slot : section.ladder) {
@@ -147,8 +150,6 @@ private:
     }
 
     Graph graph_;
-
-public:
     std::vector<std::string> coupled_;
 };
 
@@ -157,8 +158,8 @@ public:
 Graph flatten(const Circuit& circuit) {
     Flattener flattener;
     for (const Coupling& coupling : circuit.couplings) {
-        flattener.coupled_.push_back(coupling.first);
-        flattener.coupled_.push_back(coupling.second);
+        flattener.keepApart(coupling.first);
+        flattener.keepApart(coupling.second);
     }
     if (const Section* tree = circuit.tree()) {
         flattener.section(*tree, inNode, returnNode);

@@ -272,10 +272,10 @@ struct Valley {
 };
 
 /// So many frequencies strictly between the ends, even in ln f.
-void addBetween(Axis& axis, double from, double to, std::size_t count) {
-    const double step = std::log(to / from) / static_cast<double>(count + 1);
+void addBetween(Axis& axis, const Valley& valley, std::size_t count) {
+    const double step = std::log(valley.to / valley.from) / static_cast<double>(count + 1);
     for (std::size_t i = 1; i <= count; ++i) {
-        axis.push_back(from * std::exp(static_cast<double>(i) * step));
+        axis.push_back(valley.from * std::exp(static_cast<double>(i) * step));
     }
 }
 
@@ -323,7 +323,7 @@ Result<Lowest> leastOf(const Circuit& circuit,
         if (values[k] <= values[k - 1] && values[k] <= values[k + 1] &&
             values[k] * couldFall < lowest.ohms) {
             valleys.push_back({axis[k - 1], axis[k + 1], {values[k], axis[k]}});
-            addBetween(combs, axis[k - 1], axis[k + 1], comb);
+            addBetween(combs, valleys.back(), comb);
         }
     }
     if (valleys.empty()) {
@@ -346,7 +346,7 @@ Result<Lowest> leastOf(const Circuit& circuit,
     for (Valley valley : valleys) {
         for (int i = 0; i < closer && valley.lowest.ohms * couldStillFall < lowest.ohms; ++i) {
             Axis points;
-            addBetween(points, valley.from, valley.to, fineComb);
+            addBetween(points, valley, fineComb);
             YF_TRY(fine, valuesOn(points));
             valley = lowestOf(valley, points, fine);
             lowest = valley.lowest.ohms < lowest.ohms ? valley.lowest : lowest;

@@ -41,7 +41,7 @@ public:
     explicit SpanningTree(const Graph& graph)
         : group_(graph.nodes.size()), edges_(graph.nodes.size()) {
         std::iota(group_.begin(), group_.end(), std::size_t{0});
-        offer(inNode, returnNode, known);
+        offer({inNode, returnNode, known});
         for (const auto& driver : graph.drivers) {
             offerUnknown(driver.from, driver.to);
         }
@@ -83,20 +83,20 @@ private:
         return node;
     }
 
-    bool offer(std::size_t from, std::size_t to, std::size_t index) {
-        const std::size_t a = root(from);
-        const std::size_t b = root(to);
+    bool offer(const TreeEdge& edge) {
+        const std::size_t a = root(edge.from);
+        const std::size_t b = root(edge.to);
         if (a == b) {
             return false;
         }
         group_[b] = a;
-        edges_[from].push_back({from, to, index});
-        edges_[to].push_back({from, to, index});
+        edges_[edge.from].push_back(edge);
+        edges_[edge.to].push_back(edge);
         return true;
     }
 
     void offerUnknown(std::size_t from, std::size_t to) {
-        if (offer(from, to, unknowns_)) {
+        if (offer({from, to, unknowns_})) {
             ++unknowns_;
         }
     }
@@ -127,6 +127,9 @@ private:
     std::size_t unknowns_{};
 };
 
+/// One mark for each place; chars, since a vector of bool is slow.
+using Marks = std::vector<char>;
+
 /// Lower triangle of a sparse symmetric matrix of blocks, with fill-in already in its pattern.
 class Pattern {
 public:
@@ -144,35 +147,16 @@ public:
     /// New place of each unknown: fewest neighbours first; the first `free` unknowns only, since
     /// a constraint has no pivot of its own until its nodes are gone.
     [[nodiscard]] std::vector<std::size_t> minimumDegree(std::size_t free) const {
-        std::vector<char> matrix = present_;
-        std::vector<bool> gone(n_, false);
+        Marks matrix = present_;
+        Marks gone(n_, 0);
         std::vector<std::size_t> place(n_);
         for (std::size_t step = 0; step < n_; ++step) {
             const bool constraintsOnly = step >= free;
-            std::size_t best = n_;
-            std::size_t fewest = n_ + 1;
-            for (std::size_t i = constraintsOnly ? free : 0; i < (constraintsOnly ? n_ : free);
-                 ++i) {
-                if (!gone[i]) {
-                    std::size_t degree = 0;
-                    for (std::size_t j = 0; j < n_; ++j) {
-                        degree += !gone[j] && matrix[i * n_ + j] != 0 ? 1U : 0U;
-                    }
-                    if (degree < fewest) {
-                        fewest = degree;
-                        best = i;
-                    }
-                }
-            }
-            gone[best] = true;
+            const std::size_t best = constraintsOnly ? leastConnected(matrix, gone, {free, n_})
+                                                     : leastConnected(matrix, gone, {0, free});
+            gone[best] = 1;
             place[best] = step;
-            for (std::size_t i = 0; i < n_; ++i) {
-                for (std::size_t j = 0; !gone[i] && matrix[i * n_ + best] != 0 && j < n_; ++j) {
-                    if (!gone[j] && matrix[best * n_ + j] != 0) {
-                        matrix[i * n_ + j] = 1;
-                    }
-                }
-            }
+            joinNeighbours(matrix, gone, best);
         }
         return place;
     }
@@ -203,8 +187,45 @@ public:
     [[nodiscard]] std::size_t size() const { return n_; }
 
 private:
+    struct Span {
+        std::size_t from{};
+        std::size_t to{};
+    };
+
+    /// The unknown of a span with the fewest neighbours that are still there.
+    [[nodiscard]] std::size_t
+    leastConnected(const Marks& matrix, const Marks& gone, Span span) const {
+        std::size_t best = n_;
+        std::size_t fewest = n_ + 1;
+        for (std::size_t i = span.from; i < span.to; ++i) {
+            std::size_t degree = gone[i] != 0 ? n_ + 1 : 0;
+            for (std::size_t j = 0; j < n_; ++j) {
+                degree += gone[j] == 0 && matrix[i * n_ + j] != 0 ? 1U : 0U;
+            }
+            if (degree < fewest) {
+                fewest = degree;
+                best = i;
+            }
+        }
+        return best;
+    }
+
+    /// Eliminating an unknown connects all of its neighbours.
+    void joinNeighbours(Marks& matrix, const Marks& gone, std::size_t eliminated) const {
+        for (std::size_t i = 0; i < n_; ++i) {
+            if (gone[i] != 0 || matrix[i * n_ + eliminated] == 0) {
+                continue;
+            }
+            for (std::size_t j = 0; j < n_; ++j) {
+                if (gone[j] == 0 && matrix[eliminated * n_ + j] != 0) {
+                    matrix[i * n_ + j] = 1;
+                }
+            }
+        }
+    }
+
     std::size_t n_;
-    std::vector<char> present_;
+    Marks present_;
 };
 
 /// Frequencies of a block whose solution is not to be trusted.
@@ -247,7 +268,14 @@ public:
     }
 
     /// A constant entry of a constraint row.
-    void put(std::size_t i, std::size_t j, double value) {
+    struct Constant {
+        std::size_t i{};
+        std::size_t j{};
+        double value{};
+    };
+
+    void put(const Constant& entry) {
+        const auto [i, j, value] = entry;
         Block constant;
         fill(constant, value);
         accumulate(i, j, constant, 1.0);
@@ -613,7 +641,7 @@ private:
                 system.stamp({{constraintPlace_[t], 1.0}}, {{known, 1.0}}, constant);
                 system.stamp({{known, 1.0}}, {{constraintPlace_[t], 1.0}}, constant);
             } else {
-                system.put(term.index, constraintPlace_[t], term.sign);
+                system.put({term.index, constraintPlace_[t], term.sign});
             }
         }
     }

@@ -18,15 +18,20 @@ using driver::InductanceModel;
 
 constexpr double twoPi = 2.0 * std::numbers::pi;
 
-Complex withShunt(Complex Z, double omega, double R, double C) {
-    const Complex shunt = R + 1.0 / Complex{0.0, omega * C};
+struct Branch {
+    double R{};
+    double C{};
+};
+
+Complex withShunt(Complex Z, double omega, const Branch& branch) {
+    const Complex shunt = branch.R + 1.0 / Complex{0.0, omega * branch.C};
     return Z * shunt / (Z + shunt);
 }
 
 double deviationOf(const Axis& axis, const std::vector<Complex>& Z, const Zobel& zobel) {
     double worst = 0.0;
     for (std::size_t k = 0; k < axis.size(); ++k) {
-        const Complex flat = withShunt(Z[k], twoPi * axis[k], zobel.R, *zobel.C);
+        const Complex flat = withShunt(Z[k], twoPi * axis[k], {zobel.R, *zobel.C});
         worst = std::max(worst, std::abs(quantity::decibels(std::abs(flat) / zobel.target)));
     }
     return worst;
@@ -39,8 +44,11 @@ struct Flatness {
     using ValueType = Eigen::VectorXd;
     using JacobianType = Eigen::MatrixXd;
 
-    static constexpr int InputsAtCompileTime = Eigen::Dynamic;
-    static constexpr int ValuesAtCompileTime = Eigen::Dynamic;
+    // Names that Eigen asks for.
+    static constexpr int InputsAtCompileTime =
+        Eigen::Dynamic; // NOLINT(readability-identifier-naming)
+    static constexpr int ValuesAtCompileTime =
+        Eigen::Dynamic; // NOLINT(readability-identifier-naming)
 
     const Axis& axis;
     const std::vector<Complex>& Z;
@@ -53,7 +61,7 @@ struct Flatness {
     int operator()(const Eigen::VectorXd& x, Eigen::VectorXd& residuals) const {
         for (std::size_t k = 0; k < axis.size(); ++k) {
             const Complex e =
-                withShunt(Z[k], twoPi * axis[k], std::exp(x(0)), std::exp(x(1))) / target - 1.0;
+                withShunt(Z[k], twoPi * axis[k], {std::exp(x(0)), std::exp(x(1))}) / target - 1.0;
             residuals(static_cast<Eigen::Index>(2 * k)) = e.real();
             residuals(static_cast<Eigen::Index>(2 * k + 1)) = e.imag();
         }

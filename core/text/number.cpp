@@ -235,6 +235,39 @@ std::optional<double> letterAsPoint(std::string_view text, Unit unit) {
     return parseNumber(joined).value() * factor;
 }
 
+std::string withPlainMinus(std::string_view text) {
+    constexpr std::string_view minus = "\u2212"; // the typographic one
+    std::string plain;
+    while (!text.empty()) {
+        const bool isMinus = text.starts_with(minus);
+        plain += isMinus ? '-' : text.front();
+        text.remove_prefix(isMinus ? minus.size() : 1);
+    }
+    return plain;
+}
+
+bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
+
+/// Behind sign, digits with any points and commas, and an exponent if it has digits of its own.
+std::size_t endOfNumber(std::string_view text) {
+    std::size_t end = text.front() == '-' || text.front() == '+' ? 1 : 0;
+    while (end < text.size() && (isDigit(text[end]) || text[end] == '.' || text[end] == ',')) {
+        ++end;
+    }
+    if (end + 1 >= text.size() || (text[end] != 'e' && text[end] != 'E')) {
+        return end;
+    }
+    std::size_t exponent = end + 1;
+    exponent += text[exponent] == '-' || text[exponent] == '+' ? 1 : 0;
+    const std::size_t digits = exponent;
+    while (exponent < text.size() && isDigit(text[exponent])) {
+        ++exponent;
+    }
+    return exponent > digits ? exponent : end;
+}
+
 } // namespace
 
 std::string printNumber(double value) {
@@ -260,39 +293,14 @@ std::optional<double> parseNumber(std::string_view text) {
 }
 
 Result<double> parseQuantity(std::string_view text, Unit unit, double bare) {
-    std::string normal;
-    for (std::string_view rest = trimmed(text); !rest.empty();) {
-        if (rest.starts_with("\u2212")) { // the typographic minus
-            normal += '-';
-            rest.remove_prefix(3);
-        } else {
-            normal += rest.front();
-            rest.remove_prefix(1);
-        }
-    }
+    const std::string normal = withPlainMinus(trimmed(text));
     if (normal.empty()) {
         return Error{"value", "nothing is written", std::string(example(unit))};
     }
     if (const auto value = letterAsPoint(normal, unit)) {
         return *value;
     }
-    const auto numberEnd = [&] {
-        std::size_t i = normal.front() == '-' || normal.front() == '+' ? 1 : 0;
-        const auto mantissa = [](char c) { return (c >= '0' && c <= '9') || c == '.' || c == ','; };
-        while (i < normal.size() && mantissa(normal[i])) {
-            ++i;
-        }
-        if (i + 1 < normal.size() && (normal[i] == 'e' || normal[i] == 'E')) {
-            std::size_t exponent = i + 1;
-            exponent += normal[exponent] == '-' || normal[exponent] == '+' ? 1 : 0;
-            const std::size_t digits = exponent;
-            while (exponent < normal.size() && normal[exponent] >= '0' && normal[exponent] <= '9') {
-                ++exponent;
-            }
-            i = exponent > digits ? exponent : i;
-        }
-        return i;
-    }();
+    const std::size_t numberEnd = endOfNumber(normal);
     std::string digits =
         normal.substr(normal.front() == '+' ? 1 : 0, numberEnd - (normal.front() == '+' ? 1 : 0));
     const auto separators =
@@ -336,7 +344,7 @@ std::string printEngineering(double value, std::string_view unit, int digits) {
         prefix = step->second;
     }
     const double shown = value / factor;
-    const std::string number = printSignificant(shown, digits);
+    std::string number = printSignificant(shown, digits);
     if (unit.empty() && prefix.empty()) {
         return number;
     }

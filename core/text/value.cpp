@@ -32,7 +32,7 @@ public:
 
     bool number_float(number_float_t value, const string_t& token) override {
         if (!std::isfinite(value)) {
-            return fail(path(), token + " given", "must be a finite number");
+            return fail({path(), token + " given", "must be a finite number"});
         }
         return put(Value{value});
     }
@@ -51,7 +51,7 @@ public:
             std::ranges::any_of(object, [&](const Member& m) { return m.key == name; });
         if (twice) {
             open_.back().key = name;
-            return fail(path(), "given twice", "each key may stand once");
+            return fail({path(), "given twice", "each key may stand once"});
         }
         open_.back().key = name;
         return true;
@@ -129,7 +129,7 @@ private:
 
     bool open(Value value) {
         if (open_.size() >= deepest) {
-            return fail(path(), "nested deeper than 64 levels", "must be flatter");
+            return fail({path(), "nested deeper than 64 levels", "must be flatter"});
         }
         open_.push_back(Open{std::move(value), {}});
         return true;
@@ -141,8 +141,8 @@ private:
         return put(std::move(finished));
     }
 
-    bool fail(std::string subject, std::string given, std::string allowed) {
-        failWith(Error{std::move(subject), std::move(given), std::move(allowed)});
+    bool fail(Error error) {
+        failWith(std::move(error));
         return false;
     }
 

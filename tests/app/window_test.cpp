@@ -243,7 +243,9 @@ TEST_F(Window, aDiskThatIsFullIsSaidAndNothingIsLost) {
     press(Qt::Key_Return);
     auto* saved = find<QLabel>("line_saved");
     const bool told = QTest::qWaitFor([&] { return saved->text().startsWith(u'■'); }, 20000);
-    EXPECT_EQ(tile("R2")->valueShown(), QStringLiteral("5.6\u202FΩ"));
+    EXPECT_TRUE(QTest::qWaitFor(
+        [&] { return tile("R2")->valueShown() == QStringLiteral("5.6\u202FΩ"); }, 20000));
+    EXPECT_TRUE(saved->text().startsWith(u'■')) << "a picture must not wipe the warning away";
     // The window does not let go of what is not on the disk.
     EXPECT_FALSE(window->close());
     EXPECT_TRUE(notice().startsWith(u'■'));

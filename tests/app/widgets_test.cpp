@@ -1,0 +1,166 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/plots/plot.h"
+#include "app/widgets/flow_layout.h"
+#include "app/widgets/notice.h"
+#include "app/widgets/quantity_field.h"
+#include "core/quantity/quantities.h"
+
+#include <QApplication>
+#include <QPushButton>
+#include <QTest>
+#include <QWheelEvent>
+
+#include <gtest/gtest.h>
+
+#include <cmath>
+#include <numbers>
+
+namespace yf::test {
+
+namespace {
+
+void enter(app::QuantityField& field, const char* text) {
+    field.clear();
+    for (const char* c = text; *c != '\0'; ++c) {
+        QTest::keyClick(&field, *c);
+    }
+    QTest::keyClick(&field, Qt::Key_Return);
+}
+
+app::Trace line(const char* id, const QVector<double>& f, const QVector<double>& v) {
+    return {.id = QLatin1String(id), .label = QLatin1String(id), .frequencies = f, .values = v};
+}
+
+} // namespace
+
+TEST(QuantityField, takesWhatPeopleWriteAndKeepsTheLastGoodValue) {
+    app::QuantityField field(quantity::fx, text::Unit::hertz);
+    field.setValue(2500.0);
+    EXPECT_EQ(field.text(), QStringLiteral("2.5\u202FkHz"));
+    std::vector<double> told;
+    QObject::connect(&field, &app::QuantityField::valueChanged, &field, [&](double value) {
+        told.push_back(value);
+    });
+
+    struct {
+        const char* typed;
+        double value;
+        bool good;
+    } const rows[] = {{"3000", 3000.0, true},
+                      {"2k2", 2200.0, true},
+                      {"2,5 kHz", 2500.0, true},
+                      {"fast", 2500.0, false},
+                      {"0.5", 2500.0, false},
+                      {"1.234,5", 2500.0, false},
+                      {"2M", 2500.0, false},
+                      {"-5", 2500.0, false},
+                      {"1k", 1000.0, true}};
+
+    for (const auto& row : rows) {
+        enter(field, row.typed);
+        EXPECT_NEAR(field.value(), row.value, 1e-9) << row.typed;
+        EXPECT_EQ(field.problem().isEmpty(), row.good)
+            << row.typed << ": " << field.problem().toStdString();
+    }
+    EXPECT_EQ(told, (std::vector<double>{3000.0, 2200.0, 2500.0, 1000.0}));
+    // The wheel never changes a number by accident.
+    QWheelEvent wheel(
+        {5, 5}, {5, 5}, {}, {0, 120}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(&field, &wheel);
+    EXPECT_NEAR(field.value(), 1000.0, 1e-9);
+}
+
+TEST(Plot, readsBetweenItsPointsAndNotBeyond) {
+    app::Plot plot(app::PlotKind::level, QStringLiteral("p"), QStringLiteral("Level"));
+    plot.display({.traces = {line("a", {100.0, 10000.0}, {80.0, 90.0}),
+                             line("b", {1000.0, 2000.0}, {70.0, 70.0})}});
+    plot.setCrosshair(1000.0);
+    EXPECT_EQ(plot.reading(QStringLiteral("a")),
+              QStringLiteral("85.0\u202F"
+                             "dB"));
+    EXPECT_EQ(plot.reading(QStringLiteral("b")),
+              QStringLiteral("70.0\u202F"
+                             "dB"));
+    plot.setCrosshair(99.0);
+    EXPECT_EQ(plot.reading(QStringLiteral("a")), QStringLiteral("–"));
+    EXPECT_EQ(plot.reading(QStringLiteral("none")), QString());
+}
+
+TEST(Plot, phaseIsReadAcrossItsWrap) {
+    app::Plot plot(app::PlotKind::phase, QStringLiteral("p"), QStringLiteral("Phase"));
+    // From −170° on to −190°, shown as 170°: in the middle it is 180°, not 0°.
+    plot.display({.traces = {line("a", {100.0, 10000.0}, {-170.0, 170.0})}});
+    plot.setCrosshair(1000.0);
+    EXPECT_TRUE(plot.reading(QStringLiteral("a")).contains(QStringLiteral("180")))
+        << plot.reading(QStringLiteral("a")).toStdString();
+}
+
+TEST(Plot, saysWhatItShowsOrMisses) {
+    app::Plot plot(app::PlotKind::impedance, QStringLiteral("p"), QStringLiteral("Impedance"));
+    plot.display({.empty = QStringLiteral("nothing measured yet")});
+    EXPECT_EQ(plot.accessibleDescription(), QStringLiteral("nothing measured yet"));
+    plot.display({.traces = {line("z", {20.0, 20000.0}, {8.0, 8.0})},
+                  .mark = app::Mark{100.0, 5.0, QStringLiteral("5.0 Ω at 100 Hz")}});
+    EXPECT_NE(plot.accessibleDescription().indexOf(QStringLiteral("5.0 Ω at 100 Hz")), -1);
+    EXPECT_NE(plot.accessibleDescription().indexOf(QStringLiteral("8.00")), -1);
+}
+
+TEST(Plot, linkedCrosshairsFollowEachOther) {
+    app::Plot a(app::PlotKind::level, QStringLiteral("a"), QStringLiteral("A"));
+    app::Plot b(app::PlotKind::phase, QStringLiteral("b"), QStringLiteral("B"));
+    app::linkCrosshairs({&a, &b});
+    QTest::keyClick(&a, Qt::Key_Right, Qt::ControlModifier);
+    EXPECT_EQ(a.crosshair(), b.crosshair());
+    QTest::keyClick(&b, Qt::Key_Left);
+    EXPECT_EQ(a.crosshair(), b.crosshair());
+    for (int i = 0; i < 200; ++i) {
+        QTest::keyClick(&a, Qt::Key_Left, Qt::ControlModifier);
+    }
+    EXPECT_GE(a.crosshair(), 10.0) << "it stays on the paper";
+}
+
+TEST(FlowLayout, breaksIntoRowsAndLeavesOutTheHidden) {
+    QWidget bar;
+    auto* row = new app::FlowLayout(&bar);
+    row->setSpacing(6);
+    row->setContentsMargins(0, 0, 0, 0);
+    QVector<QPushButton*> buttons;
+    for (int i = 0; i < 6; ++i) {
+        buttons.push_back(new QPushButton(QStringLiteral("Button"), &bar));
+        row->addWidget(buttons.back());
+    }
+    const int one = buttons.front()->sizeHint().width();
+    const int high = row->heightForWidth(10 * one);
+    EXPECT_EQ(row->heightForWidth(3 * one + 12), 2 * high + 6);
+    EXPECT_EQ(row->heightForWidth(one), 6 * high + 5 * 6);
+    bar.resize(3 * one + 12, 200);
+    bar.show();
+    EXPECT_EQ(buttons[0]->y(), buttons[2]->y());
+    EXPECT_GT(buttons[3]->y(), buttons[2]->y());
+    EXPECT_EQ(buttons[3]->x(), buttons[0]->x());
+    buttons[0]->hide();
+    QApplication::processEvents();
+    EXPECT_EQ(buttons[3]->y(), buttons[1]->y());
+}
+
+TEST(Notice, marksByShapeAndGoesWhenClosed) {
+    app::Notice notice;
+
+    struct {
+        app::Gravity gravity;
+        char16_t mark;
+    } const rows[] = {{app::Gravity::good, u'✓'},
+                      {app::Gravity::note, u'●'},
+                      {app::Gravity::mind, u'▲'},
+                      {app::Gravity::stop, u'■'}};
+
+    for (const auto& row : rows) {
+        notice.tell(row.gravity, QStringLiteral("words"));
+        EXPECT_TRUE(notice.text().startsWith(QChar(row.mark)));
+        EXPECT_EQ(notice.accessibleName(), QStringLiteral("words"));
+    }
+    notice.clear();
+    EXPECT_TRUE(notice.text().isEmpty());
+}
+
+} // namespace yf::test
