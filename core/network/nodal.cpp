@@ -432,6 +432,7 @@ private:
         }
     }
 
+    Block sourceSelf_{}; // first: it is the one that wants to lie on a cache line
     std::size_t n_;
     std::vector<std::size_t> slot_;
     std::vector<std::vector<std::size_t>> rowsBelow_;
@@ -439,7 +440,6 @@ private:
     std::vector<Block> rhs_;
     std::vector<Block> sourceRow_;
     std::vector<Block> inverses_;
-    Block sourceSelf_{};
     std::vector<char> fresh_; ///< of entries, right sides, source row: nothing written yet
     bool freshSource_{true};
 };

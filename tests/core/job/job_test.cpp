@@ -1,0 +1,88 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/evaluate.h"
+#include "core/job/job.h"
+#include "core/text/sentence.h"
+#include "tests/support/demo_job.h"
+
+#include <gtest/gtest.h>
+
+#include <set>
+
+namespace yf::test {
+
+TEST(Job, whatRefersToSomethingMustFindIt) {
+    EXPECT_FALSE(job::check(demoJob()).has_value());
+
+    struct {
+        const char* said;
+        void (*damage)(job::Job&);
+    } const rows[] = {
+        {"drivers[1].id: 'campion' given twice", [](job::Job& j) { j.drivers[1].id = "campion"; }},
+        {"takes[2].id: 'take-1' given twice", [](job::Job& j) { j.takes[2].id = "take-1"; }},
+        {"drivers[0]: take 'take-9' does not exist",
+         [](job::Job& j) { j.drivers[0].responseTake = "take-9"; }},
+        {"cabinets[0].mounts: driver 'nobody' does not exist",
+         [](job::Job& j) { j.cabinets[0].mounts[1].driver = "nobody"; }},
+        {"cabinets[0].network: driver 'campion' does not exist",
+         [](job::Job& j) {
+             j.drivers.erase(j.drivers.begin());
+             j.cabinets[0].mounts.erase(j.cabinets[0].mounts.begin());
+         }},
+    };
+
+    for (const auto& row : rows) {
+        job::Job damaged = demoJob();
+        row.damage(damaged);
+        const auto error = job::check(damaged);
+        ASSERT_TRUE(error.has_value()) << row.said;
+        EXPECT_NE(text::sentence(*error).find(row.said), std::string::npos)
+            << text::sentence(*error);
+    }
+}
+
+TEST(Job, aNewTwoWayIsSoundAndSaysWhatItMisses) {
+    const job::Job job = job::newTwoWay("Kitchen");
+    EXPECT_FALSE(job::check(job).has_value());
+    EXPECT_EQ(job.title, "Kitchen");
+    const auto result = job::evaluate(job).cabinets.front();
+    EXPECT_EQ(result.ways.size(), 2U);
+    EXPECT_EQ(result.missing.size(), 4U);
+    // The drivers lie on the front and do not overlap.
+    const job::Cabinet& cabinet = job.cabinets.front();
+    for (const job::Mount& mount : cabinet.mounts) {
+        const double radius = job::findDriver(job, mount.driver)->diameter / 2.0;
+        EXPECT_LT(std::abs(mount.x) + radius, cabinet.width / 2.0);
+        EXPECT_LT(std::abs(mount.y) + radius, cabinet.height / 2.0);
+    }
+    EXPECT_GT(cabinet.mounts[1].y - cabinet.mounts[0].y,
+              (job.drivers[0].diameter + job.drivers[1].diameter) / 2.0);
+}
+
+TEST(Job, digestOfACurveIsThatOfItsContent) {
+    const curve::Curve& curve = *demoJob().takes.front().curve;
+    EXPECT_EQ(job::curveKey(curve), job::curveKey(curve::Curve(curve)));
+    EXPECT_EQ(job::curveKey(curve).size(), 16U);
+    std::set<std::string> keys{job::curveKey(curve)};
+    keys.insert(job::curveKey(curve.trustedWithin({100.0, 200.0})));
+    keys.insert(job::curveKey({curve.frequencies(), curve.values(), curve::Phase::own}));
+    auto values = curve.values();
+    values[7] += 1e-9;
+    keys.insert(job::curveKey({curve.frequencies(), values, curve.phase()}));
+    EXPECT_EQ(keys.size(), 4U);
+}
+
+TEST(Job, takesInUse) {
+    const job::Driver& teasel = demoJob().drivers[1];
+    EXPECT_EQ(job::takeInUse(demoJob(), teasel, job::TakeKind::response)->name,
+              "teasel-26-response.csv");
+    EXPECT_EQ(job::takeInUse(demoJob(), teasel, job::TakeKind::impedance)->name,
+              "teasel-26-impedance.csv");
+    job::Driver bare = teasel;
+    bare.responseTake.clear();
+    EXPECT_EQ(job::takeInUse(demoJob(), bare, job::TakeKind::response), nullptr);
+    EXPECT_EQ(job::findDriver(demoJob(), "nobody"), nullptr);
+    EXPECT_EQ(job::findCabinet(demoJob(), "nowhere"), nullptr);
+    EXPECT_EQ(job::bandName(job::Band::top), "top");
+}
+
+} // namespace yf::test
