@@ -21,7 +21,8 @@ public:
     }
 
     /// Writes a file and gives its path.
-    std::string write(const std::string& name, const std::string& content) const;
+    std::string write(const std::string& name,
+                      const std::string& content) const; // NOLINT(modernize-use-nodiscard)
 
 private:
     std::filesystem::path folder_;
