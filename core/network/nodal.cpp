@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <memory>
 #include <numeric>
 
 namespace yf::network {
@@ -231,11 +232,29 @@ private:
 /// Frequencies of a block whose solution is not to be trusted.
 using Weak = std::array<bool, blockSize>;
 
+/// Blocks that are written before they are read: a vector would fill them with zeros first.
+class Blocks {
+public:
+    explicit Blocks(std::size_t size)
+        : blocks_(std::make_unique_for_overwrite<Block[]>(size)), size_(size) {}
+
+    [[nodiscard]] std::size_t size() const { return size_; }
+
+    [[nodiscard]] Block& operator[](std::size_t i) { return blocks_[i]; }
+
+    [[nodiscard]] const Block& operator[](std::size_t i) const { return blocks_[i]; }
+
+private:
+    std::unique_ptr<Block[]> blocks_;
+    std::size_t size_;
+};
+
 /// One block of frequencies of A·U = b.
 class System {
 public:
     explicit System(const Pattern& pattern)
-        : n_(pattern.size()), slot_(n_ * n_, 0), rhs_(n_), sourceRow_(n_), inverses_(n_) {
+        : n_(pattern.size()), slot_(n_ * n_, 0), entries_(0), rhs_(n_), sourceRow_(n_),
+          inverses_(n_) {
         std::size_t count = 0;
         rowsBelow_.resize(n_);
         for (std::size_t j = 0; j < n_; ++j) {
@@ -248,7 +267,7 @@ public:
                 }
             }
         }
-        entries_.resize(count);
+        entries_ = Blocks(count);
         fresh_.assign(count + 2 * n_, char{1});
     }
 
@@ -291,8 +310,8 @@ public:
         RealBlock largest{};
         RealBlock least{};
         least.fill(1e300);
-        for (const Block& entry : entries_) {
-            raiseToSquare(largest, entry);
+        for (std::size_t i = 0; i < entries_.size(); ++i) {
+            raiseToSquare(largest, entries_[i]);
         }
         for (std::size_t k = 0; k < n_; ++k) {
             const Block& pivot = entries_[slot_[k * n_ + k]];
@@ -409,8 +428,7 @@ private:
         }
     }
 
-    void
-    solveDensely(const std::vector<Block>& matrix, const std::vector<Block>& right, std::size_t f) {
+    void solveDensely(const Blocks& matrix, const Blocks& right, std::size_t f) {
         const auto n = static_cast<Eigen::Index>(n_);
         Eigen::MatrixXcd A = Eigen::MatrixXcd::Zero(n, n);
         Eigen::VectorXcd b(n);
@@ -436,10 +454,10 @@ private:
     std::size_t n_;
     std::vector<std::size_t> slot_;
     std::vector<std::vector<std::size_t>> rowsBelow_;
-    std::vector<Block> entries_;
-    std::vector<Block> rhs_;
-    std::vector<Block> sourceRow_;
-    std::vector<Block> inverses_;
+    Blocks entries_;
+    Blocks rhs_;
+    Blocks sourceRow_;
+    Blocks inverses_;
     std::vector<char> fresh_; ///< of entries, right sides, source row: nothing written yet
     bool freshSource_{true};
 };
