@@ -175,4 +175,34 @@ TEST(Json, writesWhatItReads) {
     EXPECT_EQ(value->find("missing"), nullptr);
 }
 
+// An error is one line with the same form on the command line and in the window.
+TEST(Sentence, isOneLineOfSubjectGivenAndAllowed) {
+    EXPECT_EQ(text::sentence({"Qes", "-0.4 given", "must be 0.01 to 1000"}),
+              "Qes: -0.4 given, must be 0.01 to 1000");
+    EXPECT_EQ(text::sentence({"Qes", "missing", ""}), "Qes: missing");
+    EXPECT_EQ(text::sentence({"", "nothing is written", "write it like 6.8"}),
+              "nothing is written, write it like 6.8");
+    EXPECT_EQ(text::sentence({"text", "'a\nb\rc' given", ""}), "text: 'a b c' given");
+}
+
+TEST(Sentence, pathsGrowFromTheInside) {
+    struct {
+        const char* path;
+        const char* subject;
+        const char* whole;
+    } const rows[] = {
+        {"network", "fx_hz", "network.fx_hz"},
+        {"network.ways", "[1]", "network.ways[1]"},
+        {"network", "", "network"},
+        {"", "fx_hz", "fx_hz"},
+    };
+
+    for (const auto& row : rows) {
+        EXPECT_EQ(text::under(row.path, {row.subject, "given", ""}).subject, row.whole);
+    }
+    EXPECT_EQ(text::join("network", "ways"), "network.ways");
+    EXPECT_EQ(text::join("", "ways"), "ways");
+    EXPECT_EQ(text::join("ways", std::size_t{0}), "ways[0]");
+}
+
 } // namespace yf::test
