@@ -221,9 +221,6 @@ void MainWindow::connectStage(Stage* stage) {
                              tr("Open tables"),
                              tr("Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)")));
     });
-    connect(stage, &Stage::told, this, [this](const QString& text) {
-        notice_->tell(Gravity::note, text);
-    });
 }
 
 bool MainWindow::openJob(const QString& path) {

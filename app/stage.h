@@ -69,9 +69,6 @@ Q_SIGNALS:
     /// Files dropped or chosen for a driver.
     void tablesGiven(const QString& driver, const QStringList& files);
     void tablesWanted(const QString& driver);
-
-    /// Something to tell that does not belong beside one control.
-    void told(const QString& words);
 };
 
 } // namespace yf::app

@@ -1,16 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/front/front_view.h"
 
+#include "app/plots/curves.h"
 #include "app/theme/theme.h"
+#include "app/widgets/dropped_files.h"
 #include "app/widgets/words.h"
 
 #include <QDragEnterEvent>
 #include <QKeyEvent>
-#include <QMimeData>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
-#include <QUrl>
 
 #include <algorithm>
 #include <cmath>
@@ -24,10 +24,6 @@ namespace {
 constexpr double margin = 14.0;
 constexpr double captionHeight = 24.0;
 
-const Stroke& strokeOf(job::Band band) {
-    return theme().ways[static_cast<std::size_t>(band)];
-}
-
 QString conditionWords(job::Condition condition) {
     switch (condition) {
     case job::Condition::notChecked:
@@ -40,16 +36,6 @@ QString conditionWords(job::Condition condition) {
         return FrontView::tr("dead");
     }
     return {};
-}
-
-QStringList filesOf(const QMimeData* data) {
-    QStringList files;
-    for (const QUrl& url : data->urls()) {
-        if (url.isLocalFile()) {
-            files << url.toLocalFile();
-        }
-    }
-    return files;
 }
 
 } // namespace
@@ -249,7 +235,7 @@ void FrontView::keyPressEvent(QKeyEvent* event) {
 }
 
 void FrontView::dragEnterEvent(QDragEnterEvent* event) {
-    if (!filesOf(event->mimeData()).isEmpty()) {
+    if (!droppedFiles(event->mimeData()).isEmpty()) {
         event->acceptProposedAction();
     }
 }
@@ -271,7 +257,7 @@ void FrontView::dropEvent(QDropEvent* event) {
     update();
     if (const Spot* spot = spotAt(event->position())) {
         event->acceptProposedAction();
-        Q_EMIT tablesGiven(words(spot->driver), filesOf(event->mimeData()));
+        Q_EMIT tablesGiven(words(spot->driver), droppedFiles(event->mimeData()));
     }
 }
 

@@ -3,14 +3,13 @@
 
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
+#include "app/widgets/dropped_files.h"
 #include "app/widgets/words.h"
 
 #include <QDragEnterEvent>
 #include <QGridLayout>
 #include <QLabel>
-#include <QMimeData>
 #include <QPushButton>
-#include <QUrl>
 
 namespace yf::app {
 
@@ -172,18 +171,14 @@ void MeasureStage::reveal(const QString& /*figure*/) {
 }
 
 void MeasureStage::dragEnterEvent(QDragEnterEvent* event) {
-    if (event->mimeData()->hasUrls() && !driver_.empty()) {
+    if (!droppedFiles(event->mimeData()).isEmpty() && !driver_.empty()) {
         event->acceptProposedAction();
     }
 }
 
 void MeasureStage::dropEvent(QDropEvent* event) {
-    QStringList files;
-    for (const QUrl& url : event->mimeData()->urls()) {
-        files << url.toLocalFile();
-    }
     event->acceptProposedAction();
-    Q_EMIT tablesGiven(words(driver_), files);
+    Q_EMIT tablesGiven(words(driver_), droppedFiles(event->mimeData()));
 }
 
 } // namespace yf::app

@@ -488,6 +488,20 @@ TEST_F(Window, aDriverClickedShowsItsCurves) {
     EXPECT_EQ(undoName(), "Use minimum phase for the response of campion");
 }
 
+TEST_F(Window, tablesDroppedOnTheStageAreForTheChosenDriver) {
+    window->chooseStage(QStringLiteral("measure"));
+    window->chooseDriver(QStringLiteral("Campion 165"));
+    settle();
+    auto* stage = find<QWidget>("stage_measure");
+    const std::string table = folder.write("z.txt", "f ohm phase\n20 6 0\n200 7 5\n20000 8 10\n");
+    drop(stage, stage->rect().center(), {QString::fromStdString(table)});
+    settle();
+    const job::Job& job = window->document()->job();
+    EXPECT_EQ(job::takeInUse(job, job.drivers[0], job::TakeKind::impedance)->name, "z.txt");
+    EXPECT_EQ(job.drivers[1], demoJob().drivers[1]);
+    expectLineAsByCommandLine();
+}
+
 TEST_F(Window, lineLeadsToWhereAFigureComesFrom) {
     window->chooseStage(QStringLiteral("measure"));
     click(find<QToolButton>("line_impedance"));
