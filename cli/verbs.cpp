@@ -9,6 +9,7 @@
 #include "core/network/textbook.h"
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
+#include "core/speaker/findings.h"
 
 namespace yf::cli {
 
@@ -35,6 +36,7 @@ const std::vector<Verb>& verbs() {
         verb<&network::pad>("network", "pad", "resistors that lower a level"),
         verb<&network::purchasable>("network", "parts", "values that can be bought"),
         verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
+        verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
         verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),
         verb<&report::exportJob>("job", "export", "network, document or tables of a job file"),
     };

@@ -463,10 +463,14 @@ private:
 
 template <class T>
 Value describe() {
-    FieldDescriber describer;
-    T t{};
-    T::fields(t, describer);
-    return Value::Object{{"keys", describer.take()}};
+    if constexpr (requires { T::describe(); }) {
+        return T::describe();
+    } else {
+        FieldDescriber describer;
+        T t{};
+        T::fields(t, describer);
+        return Value::Object{{"keys", describer.take()}};
+    }
 }
 
 } // namespace yf::text
