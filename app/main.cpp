@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/main_window.h"
+#include "app/settings.h"
 #include "app/theme/theme.h"
 #include "app/widgets/ask.h"
 
@@ -32,15 +33,21 @@ int refuse(const QString& words) {
     return 2;
 }
 
-/// Waits for the picture to be complete, then writes it.
-int takePicture(MainWindow& window, const QString& path) {
+/// Until everything shown is up to date.
+void waitFor(const MainWindow& window) {
     constexpr qint64 patience = 20000; // ms
+    constexpr qint64 settling = 150;   // ms, for what is laid out or evaluated aside
     QElapsedTimer timer;
     timer.start();
-    while (window.document() != nullptr && !window.settled() && timer.elapsed() < patience) {
+    while ((window.document() != nullptr && !window.settled() && timer.elapsed() < patience) ||
+           timer.elapsed() < settling) {
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
     }
-    QCoreApplication::processEvents();
+}
+
+/// Waits for the picture to be complete, then writes it.
+int takePicture(MainWindow& window, const QString& path) {
+    waitFor(window);
     if (!window.grab().save(path)) {
         return refuse(QStringLiteral("%1: the picture could not be written").arg(path));
     }
@@ -59,6 +66,9 @@ int main(int argc, char** argv) {
                    stderr);
         return 1;
     }
+    if (!picture && !qEnvironmentVariableIsSet("QT_SCALE_FACTOR")) {
+        qputenv("QT_SCALE_FACTOR", QByteArray::number(yf::app::settings::scale() / 100.0));
+    }
     QApplication application(argc, argv);
     QCoreApplication::setApplicationName(QStringLiteral("yellowfront"));
     QCoreApplication::setOrganizationName(QStringLiteral("yellowfront"));
@@ -72,7 +82,7 @@ int main(int argc, char** argv) {
         QStringLiteral("Draw the window into a PNG file and end; needs no display."),
         QStringLiteral("file"));
     const QCommandLineOption theme(QStringLiteral("theme"),
-                                   QStringLiteral("linen (light) or graphite (dark)."),
+                                   QStringLiteral("linen, graphite, paper or night."),
                                    QStringLiteral("name"));
     const QCommandLineOption stage(QStringLiteral("stage"),
                                    QStringLiteral("Stage to show: measure or network."),
@@ -89,21 +99,30 @@ int main(int argc, char** argv) {
                                   QStringLiteral("Size of the window."),
                                   QStringLiteral("WxH"),
                                   QStringLiteral("1280x800"));
-    parser.addOptions({demo, pictureFile, theme, stage, driver, table, size});
+    const QCommandLineOption cabinet(QStringLiteral("cabinet"),
+                                     QStringLiteral("Cabinet to choose, by id."),
+                                     QStringLiteral("id"));
+    const QCommandLineOption reveal(
+        QStringLiteral("reveal"),
+        QStringLiteral("Part of the window to open: start, front-editor, log, help, finder, "
+                       "differences, snapshot, finding:ID; may be given again."),
+        QStringLiteral("part"));
+    parser.addOptions({cabinet, reveal, demo, pictureFile, theme, stage, driver, table, size});
     parser.addPositionalArgument(
         QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
     parser.process(application);
 
-    ThemeName name =
-        picture
-            ? ThemeName::linen
-            : static_cast<ThemeName>(QSettings().value(QStringLiteral("theme"), 0).toInt() == 1);
+    ThemeName name = picture ? ThemeName::linen : yf::app::settings::theme();
     if (const QString wanted = parser.value(theme); !wanted.isEmpty()) {
-        if (wanted != QLatin1String("linen") && wanted != QLatin1String("graphite")) {
-            return refuse(
-                QStringLiteral("--theme: '%1' given, must be linen or graphite").arg(wanted));
+        const auto* found = std::find_if(yf::app::themeNames.begin(),
+                                         yf::app::themeNames.end(),
+                                         [&](ThemeName n) { return yf::app::idOf(n) == wanted; });
+        if (found == yf::app::themeNames.end()) {
+            return refuse(QStringLiteral("--theme: '%1' given, must be linen, graphite, paper or "
+                                         "night")
+                              .arg(wanted));
         }
-        name = wanted == QLatin1String("graphite") ? ThemeName::graphite : ThemeName::linen;
+        name = *found;
     }
     const QStringList sides = parser.value(size).split(u'x');
     const QSize pixels = sides.size() == 2 ? QSize(sides[0].toInt(), sides[1].toInt()) : QSize();
@@ -128,6 +147,9 @@ int main(int argc, char** argv) {
     } else if (const QStringList jobs = parser.positionalArguments(); !jobs.isEmpty()) {
         window.openJob(jobs.front());
     }
+    if (parser.isSet(cabinet)) {
+        window.chooseCabinet(parser.value(cabinet));
+    }
     if (parser.isSet(driver)) {
         window.chooseDriver(parser.value(driver));
     }
@@ -139,5 +161,11 @@ int main(int argc, char** argv) {
         window.importTables(pair.left(equals), {pair.mid(equals + 1)});
     }
     window.show();
+    if (const QStringList parts = parser.values(reveal); !parts.isEmpty()) {
+        waitFor(window);
+        for (const QString& part : parts) {
+            window.reveal(part);
+        }
+    }
     return picture ? takePicture(window, parser.value(pictureFile)) : QApplication::exec();
 }

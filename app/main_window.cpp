@@ -1,29 +1,39 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/main_window.h"
 
+#include "app/desk/recent.h"
+#include "app/findings/findings_panel.h"
+#include "app/front/cabinet_chips.h"
+#include "app/front/front_editor.h"
 #include "app/front/front_view.h"
+#include "app/help/help_pane.h"
 #include "app/line/line_bar.h"
+#include "app/main_menu.h"
+#include "app/plots/plot.h"
+#include "app/record/hold_space.h"
+#include "app/record/log_strip.h"
+#include "app/record/snapshot_bar.h"
 #include "app/route.h"
 #include "app/stages.h"
-#include "app/start_page.h"
+#include "app/start/start_page.h"
 #include "app/theme/theme.h"
 #include "app/widgets/ask.h"
-#include "app/widgets/notice.h"
 #include "app/widgets/words.h"
+#include "core/job/front_edit.h"
 #include "core/job/import_take.h"
+#include "core/job/store/earlier.h"
+#include "core/report/finding_text.h"
 #include "core/report/line.h"
 #include "core/text/sentence.h"
-#include "demo/projection_room.h"
 
 #include <QApplication>
 #include <QCloseEvent>
 #include <QDate>
-#include <QDir>
 #include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QMenuBar>
+#include <QLineEdit>
 #include <QSettings>
 #include <QStackedWidget>
 #include <QToolButton>
@@ -37,13 +47,17 @@ namespace {
 
 constexpr int leftWidth = 212;
 
+/// Below this width of the window the findings would leave the stage too little room; they wait
+/// behind their key.
+constexpr int widthForFindings = 1180;
+
 QString jobFilter() {
     return MainWindow::tr("Jobs (*.yfjob);;All files (*)");
 }
 
-QWidget* hairline(QWidget* parent) {
+QWidget* hairline(QWidget* parent, Qt::Orientation orientation = Qt::Horizontal) {
     auto* line = new QWidget(parent);
-    line->setFixedHeight(1);
+    orientation == Qt::Horizontal ? line->setFixedHeight(1) : line->setFixedWidth(1);
     line->setAutoFillBackground(true);
     line->setBackgroundRole(QPalette::Mid);
     return line;
@@ -56,23 +70,22 @@ MainWindow::MainWindow(Ask& ask, QWidget* parent) : QMainWindow(parent), ask_(as
     resize(1280, 800);
     setMinimumSize(1024, 700);
     build();
-    buildMenus();
-    connect(&evaluator_, &Evaluator::ready, this, &MainWindow::showResult);
+    menu_ = new MainMenu(*this);
+    connectParts();
+    connectDesk();
     updateTitle();
 }
 
 MainWindow::~MainWindow() {
-    keepDemoIfChanged();
     // Widgets die after the members of this class; a tile that loses the focus on the way still
     // tells its stage, and that must not reach a document that is gone.
-    for (Stage* stage : stages_) {
-        stage->disconnect(this);
+    for (QObject* part : findChildren<QObject*>()) {
+        part->disconnect(this);
     }
+    desk_.disconnect(this);
 }
 
-void MainWindow::build() {
-    auto* middle = new QWidget(this);
-    setCentralWidget(middle);
+void MainWindow::buildHead(QBoxLayout* column, QWidget* middle) {
     where_ = new QLabel(middle);
     where_->setObjectName(QStringLiteral("where"));
     where_->setTextFormat(Qt::PlainText);
@@ -80,337 +93,290 @@ void MainWindow::build() {
     bold.setPointSizeF(11.0);
     bold.setWeight(QFont::DemiBold);
     where_->setFont(bold);
-    front_ = new FrontView(middle);
+    auto* head = new QHBoxLayout;
+    head->setContentsMargins(12, 4, 12, 4);
+    head->addWidget(where_, 1);
+    for (QToolButton** button : {&undoButton_, &redoButton_, &findButton_}) {
+        *button = new QToolButton(middle);
+        (*button)->setFocusPolicy(Qt::TabFocus);
+        head->addWidget(*button);
+    }
+    snapshots_ = new SnapshotBar(middle);
+    snapshots_->setProperty("help", QStringLiteral("snapshots"));
+    head->addWidget(snapshots_);
+    column->addLayout(head);
+    column->addWidget(hairline(middle));
+}
+
+void MainWindow::build() {
+    auto* middle = new QWidget(this);
+    setCentralWidget(middle);
+    auto* column = new QVBoxLayout(middle);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    buildHead(column, middle);
     notice_ = new Notice(middle);
-    line_ = new LineBar(middle);
+    differences_ = new DifferencesStrip(middle);
+    column->addWidget(notice_);
+    column->addWidget(differences_);
+
+    left_ = new QWidget(middle);
+    left_->setFixedWidth(leftWidth);
+    left_->setProperty("help", QStringLiteral("front"));
+    front_ = new FrontView(left_);
+    chips_ = new CabinetChips(left_);
+    editFront_ = new QToolButton(left_);
+    frontEditor_ = new FrontEditor(middle);
+    frontEditor_->setProperty("help", QStringLiteral("front"));
+    frontEditor_->setVisible(false);
     pages_ = new QStackedWidget(middle);
     startPage_ = new StartPage(middle);
     pages_->addWidget(startPage_);
     stages_ = makeStages(middle);
     for (Stage* stage : stages_) {
+        stage->setProperty("help", stage->id());
         pages_->addWidget(stage);
-        connectStage(stage);
     }
-    route_ = new Route(stages_, middle);
+    route_ = new Route(stages_, left_);
+    findings_ = new FindingsPanel(middle);
+    findings_->setProperty("help", QStringLiteral("findings"));
+    help_ = new HelpPane(middle);
+    log_ = new LogStrip(middle);
+    log_->setProperty("help", QStringLiteral("log"));
+    line_ = new LineBar(middle);
+    line_->setProperty("help", QStringLiteral("line"));
 
-    left_ = new QWidget(middle);
-    left_->setFixedWidth(leftWidth);
     auto* leftColumn = new QVBoxLayout(left_);
     leftColumn->setContentsMargins(8, 4, 4, 8);
     leftColumn->addWidget(front_, 1);
+    leftColumn->addWidget(chips_);
+    leftColumn->addWidget(editFront_, 0, Qt::AlignLeft);
     leftColumn->addWidget(hairline(left_));
     leftColumn->addWidget(route_);
-    auto* head = new QHBoxLayout;
-    head->setContentsMargins(12, 4, 12, 4);
-    head->addWidget(where_, 1);
-    for (QToolButton** button : {&undoButton_, &redoButton_}) {
-        *button = new QToolButton(middle);
-        head->addWidget(*button);
-    }
     auto* body = new QHBoxLayout;
     body->setSpacing(0);
     body->addWidget(left_);
+    body->addWidget(frontEditor_);
     body->addWidget(pages_, 1);
-    auto* column = new QVBoxLayout(middle);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->setSpacing(0);
-    column->addLayout(head);
-    column->addWidget(hairline(middle));
-    column->addWidget(notice_);
+    body->addWidget(findings_);
+    body->addWidget(help_);
     column->addLayout(body, 1);
+    column->addWidget(log_);
     column->addWidget(hairline(middle));
     column->addWidget(line_);
+    finder_ = new CommandFinder(this);
+    holdSpace_ = new HoldSpace(this);
+    for (QWidget* part : std::initializer_list<QWidget*>{left_, line_, findings_, snapshots_}) {
+        part->setVisible(false);
+    }
+}
 
+void MainWindow::connectParts() {
+    for (Stage* stage : stages_) {
+        connectStage(stage);
+    }
     connect(front_, &FrontView::chosen, this, [this](const QString& driver) {
         chooseDriver(driver);
-        // Who clicks a driver wants to see its curves, unless a stage that shows all of them is up.
-        showStage(stages_.front());
+        // Who clicks a driver wants to see its curves, unless its place is being edited.
+        if (!front_->editing()) {
+            showStage(stages_.front());
+        }
     });
     connect(front_, &FrontView::tablesGiven, this, &MainWindow::importTables);
+    connect(chips_, &CabinetChips::chosen, this, [this](const std::string& cabinet) {
+        desk_.chooseCabinet(cabinet);
+    });
+    for (Plot* plot : findChildren<Plot*>()) {
+        connect(plot, &Plot::saveWanted, this, [this, plot](PictureFormat format) {
+            savePicture(*plot, format);
+        });
+        connect(plot, &Plot::sealWanted, this, [this, plot] {
+            desk_.apply(job::sealScale(plot->scale()));
+        });
+    }
+    const auto apply = [this](const job::Edit& edit) { desk_.apply(edit); };
+    const auto endGesture = [this] {
+        if (desk_.document() != nullptr) {
+            desk_.document()->endGesture();
+        }
+    };
+    connect(front_, &FrontView::edited, this, apply);
+    connect(front_, &FrontView::gestureEnded, this, endGesture);
+    connect(frontEditor_, &FrontEditor::edited, this, apply);
+    connect(frontEditor_, &FrontEditor::gestureEnded, this, endGesture);
+    connect(frontEditor_, &FrontEditor::finished, this, [this] { setFrontEditing(false); });
     connect(route_, &Route::chosen, this, &MainWindow::showStage);
+    connect(findings_, &FindingsPanel::edited, this, apply);
+    connect(findings_, &FindingsPanel::previewed, this, [this](const job::Edit& edit) {
+        desk_.preview(edit);
+    });
+    connect(findings_, &FindingsPanel::previewEnded, &desk_, &Desk::endLook);
+    connect(findings_, &FindingsPanel::showWanted, this, &MainWindow::showFinding);
     connect(line_, &LineBar::asked, this, &MainWindow::follow);
-    connect(startPage_, &StartPage::demoWanted, this, &MainWindow::openDemo);
+    connect(line_, &LineBar::placeWanted, this, &MainWindow::askPlace);
+    connect(startPage_, &StartPage::demoWanted, &desk_, &Desk::openDemo);
     connect(startPage_, &StartPage::newWanted, this, &MainWindow::askNew);
     connect(startPage_, &StartPage::openWanted, this, &MainWindow::askOpen);
-    left_->setVisible(false);
-    line_->setVisible(false);
-}
-
-QAction* MainWindow::addAction(QMenu* menu,
-                               const QString& text,
-                               const QString& name,
-                               const QKeySequence& keys,
-                               void (MainWindow::*slot)()) {
-    auto* action = new QAction(text, this);
-    action->setObjectName(name);
-    action->setShortcut(keys);
-    connect(action, &QAction::triggered, this, slot);
-    menu->addAction(action);
-    return action;
-}
-
-void MainWindow::buildMenus() {
-    QMenu* job = menuBar()->addMenu(tr("&Job"));
-    addAction(job,
-              tr("&New two-way …"),
-              QStringLiteral("action_new"),
-              QKeySequence::New,
-              &MainWindow::askNew);
-    addAction(job,
-              tr("&Open …"),
-              QStringLiteral("action_open"),
-              QKeySequence::Open,
-              &MainWindow::askOpen);
-    addAction(job, tr("Open the &demo"), QStringLiteral("action_demo"), {}, &MainWindow::askDemo);
-    copy_ = addAction(job,
-                      tr("Save a &copy …"),
-                      QStringLiteral("action_copy"),
-                      QKeySequence::SaveAs,
-                      &MainWindow::askCopy);
-    job->addSeparator();
-    QAction* quit = job->addAction(tr("&Quit"));
-    quit->setShortcut(QKeySequence::Quit);
-    connect(quit, &QAction::triggered, this, &QWidget::close);
-
-    QMenu* edit = menuBar()->addMenu(tr("&Edit"));
-    undo_ = addAction(
-        edit, tr("&Undo"), QStringLiteral("action_undo"), QKeySequence::Undo, &MainWindow::undo);
-    redo_ = addAction(
-        edit, tr("&Redo"), QStringLiteral("action_redo"), QKeySequence::Redo, &MainWindow::redo);
-
-    undoButton_->setDefaultAction(undo_);
-    redoButton_->setDefaultAction(redo_);
-
-    QMenu* view = menuBar()->addMenu(tr("&View"));
-    for (Stage* stage : stages_) {
-        QAction* action = view->addAction(stage->title());
-        action->setObjectName(QStringLiteral("action_stage_") + stage->id());
-        action->setShortcut(
-            QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_0 + stage->place())));
-        connect(action, &QAction::triggered, this, [this, stage] { showStage(stage); });
-    }
-    view->addSeparator();
-    dark_ = addAction(view,
-                      tr("&Graphite (dark)"),
-                      QStringLiteral("action_dark"),
-                      QKeySequence(Qt::CTRL | Qt::Key_D),
-                      &MainWindow::switchTheme);
-    dark_->setCheckable(true);
-    dark_->setChecked(themeName() == ThemeName::graphite);
+    connect(startPage_, &StartPage::recentWanted, &desk_, &Desk::openJob);
+    connect(startPage_, &StartPage::earlierWanted, this, &MainWindow::bringBack);
+    connect(snapshots_, &SnapshotBar::nameGiven, this, [this](const QString& name) {
+        tell(desk_.document()->takeSnapshot(name.toStdString()));
+    });
+    connect(snapshots_, &SnapshotBar::differencesWanted, this, &MainWindow::showDifferences);
+    connect(snapshots_, &SnapshotBar::restoreWanted, this, &MainWindow::restoreSnapshot);
+    connect(snapshots_, &SnapshotBar::chosenChanged, this, &MainWindow::displayRecord);
+    connect(snapshots_, &SnapshotBar::forgetWanted, this, [this] {
+        if (const job::Snapshot* snapshot = snapshots_->chosen(desk_.document()->record())) {
+            tell(desk_.document()->dropSnapshot(snapshot->name));
+        }
+    });
+    connect(holdSpace_, &HoldSpace::held, this, &MainWindow::holdSnapshot);
+    connect(holdSpace_, &HoldSpace::letGo, &desk_, &Desk::endLook);
+    connect(log_, &LogStrip::noteWritten, this, &MainWindow::writeNote);
+    connect(help_, &HelpPane::shut, this, [this] { setFindingsShown(findingsWanted_); });
+    connect(qApp, &QApplication::focusChanged, this, [this](QWidget* /*old*/, QWidget* now) {
+        for (QWidget* w = now; w != nullptr; w = w->parentWidget()) {
+            if (qobject_cast<Plot*>(w) != nullptr) {
+                lastPlot_ = w;
+            }
+        }
+    });
 }
 
 void MainWindow::connectStage(Stage* stage) {
-    connect(stage, &Stage::edited, this, [this](const job::Edit& edit) {
-        if (document_) {
-            previewing_ = false;
-            document_->apply(edit);
-        }
-    });
+    connect(stage, &Stage::edited, this, [this](const job::Edit& edit) { desk_.apply(edit); });
     connect(stage, &Stage::gestureEnded, this, [this] {
-        if (document_) {
-            document_->endGesture();
+        if (desk_.document() != nullptr) {
+            desk_.document()->endGesture();
         }
     });
-    connect(stage, &Stage::previewed, this, &MainWindow::preview);
-    connect(stage, &Stage::previewEnded, this, &MainWindow::endPreview);
+    connect(stage, &Stage::previewed, this, [this](const job::Edit& edit) {
+        notice_->clear();
+        desk_.preview(edit);
+    });
+    connect(stage, &Stage::previewEnded, &desk_, &Desk::endLook);
     connect(stage, &Stage::tablesGiven, this, &MainWindow::importTables);
-    connect(stage, &Stage::tablesWanted, this, [this](const QString& driver) {
-        importTables(
-            driver,
-            ask_.filesToOpen(this,
-                             tr("Open tables"),
-                             tr("Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)")));
+    connect(stage, &Stage::tablesWanted, this, &MainWindow::askTables);
+}
+
+void MainWindow::connectDesk() {
+    connect(&desk_, &Desk::opened, this, &MainWindow::openedJob);
+    connect(&desk_, &Desk::sightChanged, this, &MainWindow::displayAll);
+    connect(&desk_, &Desk::savedChanged, this, [this] {
+        updateTitle();
+        displaySaved();
     });
+    connect(&desk_, &Desk::recorded, this, &MainWindow::displayRecord);
+    connect(&desk_, &Desk::told, notice_, &Notice::tell);
+    connect(&desk_, &Desk::placeWanted, this, &MainWindow::offerPlace);
 }
 
-bool MainWindow::openJob(const QString& path) {
-    if (!mayLeave()) {
-        return false;
-    }
-    auto document = Document::open(QFile::encodeName(path).toStdString());
-    if (!document) {
-        notice_->tell(Gravity::stop, words(text::sentence(document.error())));
-        return false;
-    }
-    take(std::move(*document));
-    if (document_->readOnly()) {
-        notice_->tell(Gravity::mind,
-                      tr("%1 is open for reading only: a newer version made it, or the file may "
-                         "not be written. Save a copy to go on.")
-                          .arg(path));
-    }
-    return true;
-}
-
-bool MainWindow::newJob(const QString& path) {
-    if (!mayLeave()) {
-        return false;
-    }
-    const job::History history(job::newTwoWay(QFileInfo(path).completeBaseName().toStdString()));
-    auto document = Document::create(QFile::encodeName(path).toStdString(), history);
-    if (!document) {
-        notice_->tell(Gravity::stop, words(text::sentence(document.error())));
-        return false;
-    }
-    take(std::move(*document));
-    notice_->tell(Gravity::note,
-                  tr("Drop a response table and an impedance table on each driver of the Front. "
-                     "Every change is saved in %1.")
-                      .arg(path));
-    return true;
-}
-
-bool MainWindow::mayLeave() {
-    if (!document_) {
-        return true;
-    }
-    document_->waitUntilSaved();
-    if (document_->allWritten() || warned_) {
-        warned_ = false;
-        return true;
-    }
-    warned_ = true;
-    notice_->tell(
-        Gravity::stop,
-        tr("The last changes could not be written to %1. Save a copy somewhere else; or do it once "
-           "more to leave them behind.")
-            .arg(QFile::decodeName(document_->path().c_str())));
-    return false;
-}
-
-void MainWindow::keepDemoIfChanged() {
-    // An untouched demo leaves nothing behind; a changed one stays where its path says.
-    if (demoFolder_ && document_) {
-        demoFolder_->setAutoRemove(!document_->everChanged());
-    }
-}
-
-bool MainWindow::openDemo() {
-    if (!mayLeave()) {
-        return false;
-    }
-    const auto history = demo::projectionRoom(demo::tables());
-    if (!history) {
-        notice_->tell(Gravity::stop, words(text::sentence(history.error())));
-        return false;
-    }
-    auto folder = std::make_unique<QTemporaryDir>(QDir::tempPath() +
-                                                  QStringLiteral("/yellowfront-demo-XXXXXX"));
-    const QString path = folder->filePath(QStringLiteral("Lantern Hall projection room.yfjob"));
-    auto document = Document::create(QFile::encodeName(path).toStdString(), *history);
-    if (!document) {
-        notice_->tell(Gravity::stop, words(text::sentence(document.error())));
-        return false;
-    }
-    take(std::move(*document));
-    demoFolder_ = std::move(folder);
-    return true;
-}
-
-void MainWindow::take(std::unique_ptr<Document> document) {
-    keepDemoIfChanged();
-    document_ = std::move(document);
-    demoFolder_.reset();
-    connect(document_.get(), &Document::changed, this, &MainWindow::submit);
-    connect(document_.get(), &Document::refused, this, [this](const QString& why) {
-        notice_->tell(Gravity::stop, why);
-        displayAll();
-    });
-    connect(document_.get(), &Document::saved, this, [this] {
-        writingFails_ = false;
-        updateSaved();
-    });
-    connect(document_.get(), &Document::notSaved, this, [this](const QString& why) {
-        writingFails_ = true;
-        line_->setNotSaved(why);
-    });
-    writingFails_ = false;
+void MainWindow::openedJob() {
     notice_->clear();
-    sight_ = {};
-    previewing_ = false;
-    const job::Job& job = document_->job();
-    sight_.cabinet = job.cabinets.empty() ? std::string{} : job.cabinets.front().id;
-    sight_.driver = job.drivers.empty() ? std::string{} : job.drivers.front().id;
+    differences_->setVisible(false);
+    setFrontEditing(false);
+    for (QWidget* part : std::initializer_list<QWidget*>{left_, line_, snapshots_}) {
+        part->setVisible(true);
+    }
+    setFindingsShown(findingsWanted_);
     showStage(stage_ == nullptr ? stages_.back() : stage_);
-    submit();
-    firstRevision_ = evaluator_.submitted();
-}
-
-void MainWindow::submit() {
-    evaluator_.submit(document_->job(), Purpose::present);
+    displayRecord();
     updateTitle();
-    updateSaved();
-}
-
-void MainWindow::preview(const job::Edit& edit) {
-    if (!document_) {
-        return;
-    }
-    const auto job = edit.apply(document_->job());
-    if (!job) {
-        notice_->tell(Gravity::stop, words(text::sentence(job.error())));
-        endPreview();
-        return;
-    }
-    notice_->clear();
-    previewing_ = true;
-    previewName_ = edit.name;
-    updateTitle();
-    previewRevision_ = evaluator_.submit(*job, Purpose::preview);
-}
-
-void MainWindow::endPreview() {
-    previewing_ = false;
-    sight_.preview.reset();
-    updateTitle();
-    displayAll();
-}
-
-void MainWindow::showResult(const std::shared_ptr<const Evaluated>& result) {
-    if (result->evaluation.revision < firstRevision_) {
-        return;
-    }
-    if (result->purpose == Purpose::present) {
-        sight_.present = result;
-        // A change of the present ends a preview that was made for the state before.
-        if (!previewing_) {
-            sight_.preview.reset();
-        }
-    } else if (previewing_ && result->evaluation.revision == previewRevision_) {
-        sight_.preview = result;
-    }
-    displayAll();
+    front_->setFocus();
 }
 
 void MainWindow::displayAll() {
-    if (!document_ || !sight_.present) {
+    const Sight& sight = desk_.sight();
+    if (desk_.document() == nullptr || !sight.present) {
         return;
     }
-    front_->display(sight_.shown().job, sight_.cabinet, sight_.driver);
-    route_->display(sight_);
-    if (stage_ != nullptr) {
-        stage_->display(sight_);
+    front_->display(sight.shown().job, sight.cabinet, sight.driver);
+    chips_->display(sight.shown().job, sight.cabinet);
+    if (frontEditor_->isVisible()) {
+        frontEditor_->display(sight);
     }
-    if (const job::CabinetResult* result = sight_.shownResult()) {
+    route_->display(sight);
+    if (stage_ != nullptr) {
+        stage_->display(sight);
+    }
+    findings_->display(sight);
+    if (const job::CabinetResult* result = sight.shownResult()) {
         line_->display(report::line(*result));
     }
-    updateSaved();
+    updateTitle();
+    displaySaved();
     Q_EMIT displayed();
+}
+
+void MainWindow::displayRecord() {
+    if (desk_.document() == nullptr) {
+        return;
+    }
+    const job::Record& record = desk_.document()->record();
+    snapshots_->display(record);
+    holdSpace_->setWanted(snapshots_->chosen(record) != nullptr);
+    if (log_->isVisible()) {
+        log_->display(record.log);
+    }
+    if (differences_->isVisible()) {
+        showDifferences();
+    }
+    menu_->update();
+}
+
+void MainWindow::displaySaved() {
+    const Document* document = desk_.document();
+    if (document == nullptr) {
+        return;
+    }
+    if (document->hold() != Hold::none) {
+        line_->setInMemory(document->everChanged());
+    } else if (const QString why = desk_.writingFails(); !why.isEmpty()) {
+        line_->setNotSaved(why);
+    } else {
+        // "saved" speaks of what is on the screen: the picture must have caught up as well.
+        line_->setSaving(document->settled() && desk_.evaluated());
+    }
+}
+
+void MainWindow::updateTitle() {
+    menu_->update();
+    if (desk_.document() == nullptr) {
+        setWindowTitle(QStringLiteral("Yellowfront"));
+        where_->setText({});
+        return;
+    }
+    const job::Job& job = desk_.document()->job();
+    const job::Cabinet* cabinet = job::findCabinet(job, desk_.sight().cabinet);
+    const QString title = words(job.title);
+    QString where =
+        cabinet == nullptr ? title : title + QStringLiteral("  ▸  ") + words(cabinet->name);
+    if (!desk_.lookedAt().isEmpty()) {
+        where += tr("   –   a look at: %1").arg(spoken(desk_.lookedAt().toStdString()));
+    }
+    where_->setText(where);
+    where_->setToolTip(QFile::decodeName(desk_.document()->path().c_str()));
+    setWindowTitle(title + QStringLiteral(" – Yellowfront"));
 }
 
 void MainWindow::showStage(Stage* stage) {
     stage_ = stage;
-    if (!document_) {
+    if (desk_.document() == nullptr) {
         return;
     }
-    if (previewing_) {
-        endPreview();
+    if (!desk_.lookedAt().isEmpty()) {
+        desk_.endLook();
     }
-    left_->setVisible(true);
-    line_->setVisible(true);
     pages_->setCurrentWidget(stage);
     route_->setCurrent(stage);
+    setFindingsShown(findingsWanted_);
     displayAll();
+}
+
+void MainWindow::showStart() {
+    startPage_->refresh();
+    pages_->setCurrentWidget(startPage_);
+    route_->setCurrent(nullptr);
 }
 
 void MainWindow::chooseStage(const QString& id) {
@@ -421,26 +387,119 @@ void MainWindow::chooseStage(const QString& id) {
     }
 }
 
-const job::Driver* MainWindow::driverNamed(const QString& driver) const {
-    const std::string name = driver.toStdString();
-    const auto& drivers = document_->job().drivers;
-    const auto found = std::ranges::find_if(
-        drivers, [&](const job::Driver& d) { return d.id == name || d.name == name; });
-    return found == drivers.end() ? nullptr : &*found;
+void MainWindow::follow(const QString& figure) {
+    chooseStage(QStringLiteral("network"));
+    stage_->reveal(figure);
 }
 
-void MainWindow::chooseDriver(const QString& driver) {
-    if (const job::Driver* found = document_ ? driverNamed(driver) : nullptr) {
-        sight_.driver = found->id;
-        displayAll();
+void MainWindow::showFinding(const speaker::Finding& finding) {
+    const speaker::Subject& subject = finding.subject;
+    const speaker::Rule& rule = speaker::rules()[finding.rule];
+    if (!subject.cabinet.empty()) {
+        desk_.chooseCabinet(subject.cabinet);
     }
+    if (!subject.driver.empty()) {
+        desk_.chooseDriver(words(subject.driver));
+    }
+    const bool ofTake = !subject.take.empty();
+    chooseStage(ofTake ? QStringLiteral("measure") : QStringLiteral("network"));
+    // The crossover that it is about, if it is about one.
+    std::optional<double> fx;
+    for (const speaker::Scope& scope : desk_.sight().present->evaluation.facts) {
+        const auto fact = scope.facts.find("align.fx_hz");
+        if (scope.subject == subject && fact != scope.facts.end()) {
+            fx = std::get<double>(fact->second);
+        }
+    }
+    if (!subject.part.empty()) {
+        stage_->reveal(QStringLiteral("part:") + words(subject.part));
+    } else if (fx) {
+        stage_->reveal(QStringLiteral("frequency:%1").arg(*fx));
+    } else if (rule.id.starts_with("net.")) {
+        stage_->reveal(QStringLiteral("impedance"));
+    } else {
+        stage_->reveal(QStringLiteral("response"));
+    }
+}
+
+void MainWindow::setFrontEditing(bool editing) {
+    front_->setEditing(editing);
+    frontEditor_->setVisible(editing);
+    setFindingsShown(findingsWanted_);
+    displayAll();
+}
+
+void MainWindow::setFindingsShown(bool shown) {
+    findingsWanted_ = shown;
+    const bool room =
+        width() >= widthForFindings && !help_->isVisible() && !frontEditor_->isVisibleTo(this);
+    findings_->setVisible(shown && room && desk_.document() != nullptr);
+    menu_->update();
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    const bool wasRoom = event->oldSize().width() >= widthForFindings;
+    const bool isRoom = event->size().width() >= widthForFindings;
+    if (menu_ != nullptr && wasRoom != isRoom) {
+        setFindingsShown(findingsWanted_);
+    }
+}
+
+void MainWindow::showHelp() {
+    QWidget* focus = QApplication::focusWidget();
+    const bool start = pages_->currentWidget() == startPage_;
+    help_->open(focus == nullptr || focus->window() != this
+                    ? (start ? QStringLiteral("start") : QStringLiteral("index"))
+                    : HelpPane::pageFor(focus));
+    findings_->setVisible(false);
+}
+
+void MainWindow::showDifferences() {
+    const job::Record& record = desk_.document()->record();
+    const job::Snapshot* snapshot = snapshots_->chosen(record);
+    differences_->setVisible(snapshot != nullptr);
+    if (snapshot != nullptr) {
+        differences_->display(*snapshot, record.job());
+    } else {
+        notice_->tell(Gravity::note, tr("No snapshot yet: name the present state at the top."));
+    }
+}
+
+void MainWindow::holdSnapshot() {
+    if (const job::Snapshot* snapshot = snapshots_->chosen(desk_.document()->record())) {
+        desk_.look(snapshot->job, QStringLiteral("◐ ") + words(snapshot->name));
+    }
+}
+
+void MainWindow::restoreSnapshot() {
+    if (const job::Snapshot* snapshot = snapshots_->chosen(desk_.document()->record())) {
+        desk_.apply(job::restoreSnapshot(*snapshot));
+    }
+}
+
+void MainWindow::writeNote(const QString& note) {
+    if (desk_.document() != nullptr) {
+        tell(desk_.document()->addNote(note.toStdString()));
+    }
+}
+
+void MainWindow::tell(const Done& done) {
+    if (!done) {
+        notice_->tell(Gravity::stop, spoken(text::sentence(done.error())));
+    }
+}
+
+void MainWindow::offerPlace(const QString& why) {
+    notice_->offer(Gravity::stop, why, tr("Save to …"), [this] { askPlace(); });
+    displaySaved();
 }
 
 void MainWindow::importTables(const QString& driver, const QStringList& files) {
-    if (!document_ || files.isEmpty()) {
+    if (desk_.document() == nullptr || files.isEmpty()) {
         return;
     }
-    const job::Driver* found = driverNamed(driver);
+    const job::Driver* found = desk_.driverNamed(driver);
     if (found == nullptr) {
         notice_->tell(Gravity::stop, tr("There is no driver '%1' in this job.").arg(driver));
         return;
@@ -454,7 +513,7 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         QFile file(path);
         if (!file.open(QIODevice::ReadOnly)) {
             gravity = Gravity::stop;
-            told << tr("%1: %2").arg(base, file.errorString());
+            told << QStringLiteral("%1: %2").arg(base, file.errorString());
             continue;
         }
         // One byte more than is allowed is enough for the importer to refuse by size.
@@ -465,124 +524,212 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
                              QDate::currentDate().toString(Qt::ISODate).toStdString()});
         if (!imported) {
             gravity = Gravity::stop;
-            told << words(text::sentence(imported.error())) + QStringLiteral(". ") +
+            told << spoken(text::sentence(imported.error())) + QStringLiteral(". ") +
                         tr("Nothing was changed.");
             continue;
         }
         if (imported->doubtful && gravity == Gravity::good) {
             gravity = Gravity::mind;
         }
-        told << tr("%1 for %2: %3").arg(base, name, words(imported->told));
-        document_->apply(job::addTake(id, imported->take));
+        told << tr("%1 for %2: %3").arg(base, name, spoken(imported->told));
+        desk_.apply(job::addTake(id, imported->take));
     }
-    sight_.driver = id;
+    desk_.chooseDriver(words(id));
     notice_->tell(gravity, told.join(u'\n'));
-    displayAll();
 }
 
-bool MainWindow::settled() const {
-    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() &&
-           document_->settled();
+void MainWindow::askTables(const QString& driver) {
+    importTables(
+        driver,
+        ask_.filesToOpen(this,
+                         tr("Open tables"),
+                         tr("Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)")));
 }
 
-void MainWindow::updateSaved() {
-    if (document_ && !writingFails_) {
-        // "saved" speaks of what is on the screen: the picture must have caught up as well.
-        line_->setSaving(document_->settled() && !evaluator_.busy());
-    }
-}
-
-void MainWindow::updateTitle() {
-    const job::History* history = document_ ? &document_->history() : nullptr;
-    const bool may = history != nullptr && !document_->readOnly();
-    undo_->setEnabled(may && history->canUndo());
-    undo_->setText(undo_->isEnabled() ? tr("&Undo: %1").arg(words(history->undoName()))
-                                      : tr("&Undo"));
-    redo_->setEnabled(may && history->canRedo());
-    redo_->setText(redo_->isEnabled() ? tr("&Redo: %1").arg(words(history->redoName()))
-                                      : tr("&Redo"));
-    copy_->setEnabled(history != nullptr);
-    if (history == nullptr) {
-        setWindowTitle(QStringLiteral("Yellowfront"));
-        where_->setText(QStringLiteral("Yellowfront"));
+void MainWindow::savePicture(Plot& plot, PictureFormat format) {
+    static const QString endings[] = {
+        QStringLiteral("png"), QStringLiteral("svg"), QStringLiteral("pdf"), QStringLiteral("csv")};
+    const QString& ending = endings[static_cast<std::size_t>(format)];
+    const QString path = ask_.fileToWrite(
+        this, tr("Save the picture"), plot.title() + u'.' + ending, QStringLiteral("*.") + ending);
+    if (path.isEmpty()) {
         return;
     }
-    const job::Cabinet* cabinet = job::findCabinet(history->job(), sight_.cabinet);
-    const QString title = words(history->job().title);
-    QString where =
-        cabinet == nullptr ? title : title + QStringLiteral("  ▸  ") + words(cabinet->name);
-    if (previewing_) {
-        where += tr("   –   a look at: %1").arg(words(previewName_));
+    if (plot.save(path, format)) {
+        notice_->tell(Gravity::good,
+                      tr("%1 is in %2, at the house scale.").arg(plot.title(), path));
+    } else {
+        notice_->tell(Gravity::stop,
+                      tr("%1 could not be written; choose a place that may be written.").arg(path));
     }
-    where_->setText(where);
-    where_->setToolTip(QFile::decodeName(document_->path().c_str()));
-    setWindowTitle(title + QStringLiteral(" – Yellowfront"));
-}
-
-void MainWindow::follow(const QString& figure) {
-    chooseStage(QStringLiteral("network"));
-    stage_->reveal(figure);
 }
 
 void MainWindow::askOpen() {
     const QStringList files = ask_.filesToOpen(this, tr("Open a job"), jobFilter());
     if (!files.isEmpty()) {
-        openJob(files.front());
+        desk_.openJob(files.front());
     }
 }
 
-void MainWindow::askNew() {
-    QString path = ask_.fileToWrite(this, tr("New two-way"), tr("New two-way.yfjob"), jobFilter());
+void MainWindow::askNew(const job::NewJob& wanted) {
+    const QString path = ask_.fileToWrite(
+        this, tr("New job"), words(wanted.title) + QStringLiteral(".yfjob"), jobFilter());
     if (!path.isEmpty()) {
-        newJob(path);
+        desk_.createJob(wanted, path);
     }
-}
-
-void MainWindow::askDemo() {
-    openDemo();
 }
 
 void MainWindow::askCopy() {
     const QString path =
         ask_.fileToWrite(this,
                          tr("Save a copy"),
-                         words(document_->job().title) + QStringLiteral(" copy.yfjob"),
+                         words(desk_.document()->job().title) + QStringLiteral(" copy.yfjob"),
                          jobFilter());
     if (path.isEmpty()) {
         return;
     }
-    const auto copied = document_->copyTo(QFile::encodeName(path).toStdString());
+    const auto copied = desk_.document()->copyTo(QFile::encodeName(path).toStdString());
     if (copied) {
         notice_->tell(Gravity::good,
                       tr("A copy is in %1. Work goes on in the job that was open.").arg(path));
-    } else {
-        notice_->tell(Gravity::stop, words(text::sentence(copied.error())));
+    }
+    tell(copied);
+}
+
+void MainWindow::askPlace() {
+    const QString path =
+        ask_.fileToWrite(this,
+                         tr("A file for this job"),
+                         words(desk_.document()->job().title) + QStringLiteral(".yfjob"),
+                         jobFilter());
+    if (!path.isEmpty()) {
+        desk_.saveTo(path);
     }
 }
 
-void MainWindow::undo() {
-    if (document_) {
-        document_->undo();
+void MainWindow::bringBack(const EarlierChoice& choice) {
+    const QFileInfo info(choice.path);
+    QString at = choice.at;
+    at.replace(u':', u'.');
+    const QString path = ask_.fileToWrite(
+        this,
+        tr("The state of %1 as a file of its own").arg(choice.at),
+        QStringLiteral("%1/%2 (%3).yfjob").arg(info.absolutePath(), info.completeBaseName(), at),
+        jobFilter());
+    if (path.isEmpty()) {
+        return;
+    }
+    const auto brought = job::store::bringBack({choice.file.toStdString(), {}},
+                                               QFile::encodeName(path).toStdString());
+    if (!brought) {
+        tell(brought);
+        return;
+    }
+    if (desk_.openJob(path)) {
+        notice_->tell(Gravity::good,
+                      tr("This is the state of %1, in a file of its own. The job itself was left "
+                         "as it is.")
+                          .arg(choice.at));
     }
 }
 
-void MainWindow::redo() {
-    if (document_) {
-        document_->redo();
+Plot* MainWindow::plotInFocus() const {
+    QWidget* page = pages_->currentWidget();
+    if (lastPlot_ && page->isAncestorOf(lastPlot_)) {
+        return qobject_cast<Plot*>(lastPlot_);
     }
+    return page->findChild<Plot*>();
 }
 
-void MainWindow::switchTheme() {
-    const ThemeName name = themeName() == ThemeName::linen ? ThemeName::graphite : ThemeName::linen;
-    applyTheme(*qApp, name);
-    dark_->setChecked(name == ThemeName::graphite);
-    QSettings().setValue(QStringLiteral("theme"), static_cast<int>(name));
+void MainWindow::findCommand() {
+    finder_->open(commands());
+}
+
+QVector<Command> MainWindow::commands() const {
+    QVector<Command> all = menu_->commands();
+    if (desk_.document() == nullptr || !desk_.sight().present) {
+        return all;
+    }
+    auto* self = const_cast<MainWindow*>(this);
+    const job::Job& job = desk_.document()->job();
+    for (const job::Cabinet& cabinet : job.cabinets) {
+        all.push_back({words(cabinet.name), tr("cabinet"), {}, [self, id = cabinet.id] {
+                           self->desk_.chooseCabinet(id);
+                       }});
+        for (const job::Mount& mount : cabinet.mounts) {
+            const QString text = words(job::findDriver(job, mount.driver)->name) +
+                                 QStringLiteral(" · ") + words(cabinet.name);
+            all.push_back({text, tr("driver"), {}, [self, id = mount.driver] {
+                               self->chooseDriver(words(id));
+                               self->chooseStage(QStringLiteral("measure"));
+                           }});
+        }
+    }
+    for (const job::Driver& driver : job.drivers) {
+        for (const job::TakeKind kind : {job::TakeKind::response, job::TakeKind::impedance}) {
+            if (const job::Take* take = job::takeInUse(job, driver, kind)) {
+                all.push_back({words(take->name), tr("take"), {}, [self, id = driver.id] {
+                                   self->chooseDriver(words(id));
+                                   self->chooseStage(QStringLiteral("measure"));
+                               }});
+            }
+        }
+    }
+    std::string last;
+    for (const speaker::Finding& finding : desk_.sight().present->evaluation.judgement.findings) {
+        const speaker::Rule& rule = speaker::rules()[finding.rule];
+        all.push_back({spoken(rule.what) + QStringLiteral(" · ") +
+                           words(report::subjectText(job, finding.subject)),
+                       tr("finding"),
+                       {},
+                       [self, finding, id = words(rule.id)] {
+                           self->setFindingsShown(true);
+                           self->findings_->unfold(id);
+                           self->showFinding(finding);
+                       }});
+    }
+    return all;
+}
+
+void MainWindow::retheme() {
     // Strokes are part of what a picture shows.
     displayAll();
 }
 
+void MainWindow::reveal(const QString& part) {
+    if (part == QLatin1String("front-editor")) {
+        setFrontEditing(true);
+    } else if (part == QLatin1String("log")) {
+        log_->setVisible(true);
+        displayRecord();
+    } else if (part == QLatin1String("help")) {
+        showHelp();
+    } else if (part == QLatin1String("finder")) {
+        findCommand();
+    } else if (part == QLatin1String("differences")) {
+        showDifferences();
+    } else if (part == QLatin1String("start")) {
+        showStart();
+    } else if (part.startsWith(QLatin1String("finding:"))) {
+        findings_->unfold(part.mid(8));
+    } else if (part == QLatin1String("snapshot")) {
+        holdSnapshot();
+    }
+}
+
+void MainWindow::keyPressEvent(QKeyEvent* event) {
+    // Single letters reach the window only where nobody is writing.
+    if (event->key() == Qt::Key_L && event->modifiers() == Qt::NoModifier &&
+        desk_.document() != nullptr) {
+        log_->askForNote();
+        displayRecord();
+        return;
+    }
+    QMainWindow::keyPressEvent(event);
+}
+
 void MainWindow::closeEvent(QCloseEvent* event) {
-    event->setAccepted(mayLeave());
+    event->setAccepted(desk_.mayLeave());
 }
 
 } // namespace yf::app

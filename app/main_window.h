@@ -1,31 +1,41 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/document/document.h"
-#include "app/evaluation/evaluator.h"
-#include "app/stage.h"
+#include "app/commands/command_finder.h"
+#include "app/desk/desk.h"
+#include "app/plots/plot.h"
 
 #include <QMainWindow>
-#include <QTemporaryDir>
-
-#include <memory>
+#include <QPointer>
 
 class QAction;
+class QBoxLayout;
 class QLabel;
+class QMenu;
 class QStackedWidget;
 class QToolButton;
 
 namespace yf::app {
 
 class Ask;
+class CabinetChips;
+class DifferencesStrip;
+class FindingsPanel;
+class FrontEditor;
 class FrontView;
+class HelpPane;
+class HoldSpace;
 class LineBar;
+class LogStrip;
+class MainMenu;
 class Notice;
 class Route;
+class SnapshotBar;
 class StartPage;
+struct EarlierChoice;
 
-/// The frame: Front and route at the left, one stage, the line at the bottom. It owns the open
-/// document, what is looked at, undo, and the way from an edit to a picture.
+/// The frame: Front and route at the left, one stage, findings at the right, the line at the
+/// bottom. It shows what lies on the Desk and asks the Desk for what a person wants.
 class MainWindow final : public QMainWindow {
     Q_OBJECT
 
@@ -33,28 +43,30 @@ public:
     explicit MainWindow(Ask& ask, QWidget* parent = nullptr);
     ~MainWindow() override;
 
-    /// Opens a job file; on failure says why and keeps what was open.
-    bool openJob(const QString& path);
+    bool openJob(const QString& path) { return desk_.openJob(path); }
 
-    /// The demo in a new file of its own, in the system's folder for passing things.
-    bool openDemo();
-
-    /// A new two-way in a new file.
-    bool newJob(const QString& path);
+    bool openDemo() { return desk_.openDemo(); }
 
     /// Text tables for a driver (its id or its name), each one an edit; tells what was understood
     /// of each and what was refused.
     void importTables(const QString& driver, const QStringList& files);
 
     void chooseStage(const QString& id);
-    void chooseDriver(const QString& driver);
+
+    void chooseDriver(const QString& driver) { desk_.chooseDriver(driver); }
+
+    void chooseCabinet(const QString& cabinet) { desk_.chooseCabinet(cabinet.toStdString()); }
 
     /// True when the picture shows the present state and the file holds it.
-    [[nodiscard]] bool settled() const;
+    [[nodiscard]] bool settled() const { return desk_.settled(); }
 
-    [[nodiscard]] const Document* document() const { return document_.get(); }
+    [[nodiscard]] const Document* document() const { return desk_.document(); }
 
-    [[nodiscard]] const Evaluated* present() const { return sight_.present.get(); }
+    [[nodiscard]] const Evaluated* present() const { return desk_.sight().present.get(); }
+
+    /// For pictures and tests: the parts of the frame by name ("front-editor", "log", "help",
+    /// "finder", "differences", "start").
+    void reveal(const QString& part);
 
 Q_SIGNALS:
     /// All views have been given this evaluation.
@@ -62,66 +74,75 @@ Q_SIGNALS:
 
 protected:
     void closeEvent(QCloseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
+    friend class MainMenu;
+
     void build();
-    void buildMenus();
-    QAction* addAction(class QMenu* menu,
-                       const QString& text,
-                       const QString& name,
-                       const QKeySequence& keys,
-                       void (MainWindow::*slot)());
+    void buildHead(QBoxLayout* column, QWidget* middle);
+    void connectParts();
     void connectStage(Stage* stage);
-    void take(std::unique_ptr<Document> document);
-    void submit();
-    void preview(const job::Edit& edit);
-    void endPreview();
-    void showResult(const std::shared_ptr<const Evaluated>& result);
+    void connectDesk();
+    void openedJob();
     void displayAll();
-    void showStage(Stage* stage);
+    void displayRecord();
+    void displaySaved();
     void updateTitle();
-    void updateSaved();
+    void showStage(Stage* stage);
+    void showStart();
     void follow(const QString& figure);
+    void showFinding(const speaker::Finding& finding);
+    void setFrontEditing(bool editing);
+    void setFindingsShown(bool shown);
+    void showHelp();
+    void showDifferences();
+    void holdSnapshot();
+    void restoreSnapshot();
+    void writeNote(const QString& note);
+    void tell(const Done& done);
+    void offerPlace(const QString& why);
     void askOpen();
-    void askNew();
+    void askNew(const job::NewJob& wanted);
     void askCopy();
-    void askDemo();
-    void undo();
-    void redo();
-    void switchTheme();
-    /// False, and says so, while changes wait that the file does not hold; the second time in a row
-    /// they may be left behind.
-    [[nodiscard]] bool mayLeave();
-    void keepDemoIfChanged();
-    [[nodiscard]] const job::Driver* driverNamed(const QString& driver) const;
+    void askPlace();
+    void askTables(const QString& driver);
+    void savePicture(Plot& plot, PictureFormat format);
+    void bringBack(const EarlierChoice& choice);
+    void findCommand();
+    [[nodiscard]] QVector<Command> commands() const;
+    [[nodiscard]] Plot* plotInFocus() const;
+    void retheme();
 
     Ask& ask_;
-    std::unique_ptr<QTemporaryDir> demoFolder_;
-    std::unique_ptr<Document> document_;
-    Evaluator evaluator_;
-    Sight sight_;
-    bool previewing_{};
-    std::string previewName_;
-    std::uint64_t previewRevision_{};
-    std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another
-    bool warned_{};
-    bool writingFails_{};
+    Desk desk_;
     QWidget* left_{}; ///< Front and route
     FrontView* front_{};
+    FrontEditor* frontEditor_{};
+    CabinetChips* chips_{};
     Route* route_{};
+    FindingsPanel* findings_{};
+    HelpPane* help_{};
+    LogStrip* log_{};
     LineBar* line_{};
     Notice* notice_{};
+    DifferencesStrip* differences_{};
+    SnapshotBar* snapshots_{};
+    HoldSpace* holdSpace_{};
+    CommandFinder* finder_{};
     QLabel* where_{};
+    QToolButton* findButton_{};
+    QToolButton* undoButton_{};
+    QToolButton* redoButton_{};
+    QToolButton* editFront_{};
     QStackedWidget* pages_{};
     StartPage* startPage_{};
     QVector<Stage*> stages_;
     Stage* stage_{};
-    QToolButton* undoButton_{};
-    QToolButton* redoButton_{};
-    QAction* undo_{};
-    QAction* redo_{};
-    QAction* copy_{};
-    QAction* dark_{};
+    MainMenu* menu_{};
+    mutable QPointer<QWidget> lastPlot_;
+    bool findingsWanted_{true};
 };
 
 } // namespace yf::app

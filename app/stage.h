@@ -36,6 +36,7 @@ class Stage : public QWidget {
 
 public:
     using QWidget::QWidget;
+    ~Stage() override;
 
     /// A stage fills what room there is. Without this every figure that changes anywhere in the
     /// window would have all wrapped words of all stages measured anew.

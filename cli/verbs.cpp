@@ -9,7 +9,10 @@
 #include "core/network/textbook.h"
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
+#include "core/report/job_record.h"
 #include "core/speaker/findings.h"
+
+#include <ctime>
 
 namespace yf::cli {
 
@@ -19,6 +22,20 @@ Done loadTable(measure::ImportRequest& request) {
     if (request.textFile) {
         YF_TRY(content, readFile("text_file", *request.textFile, measure::largestTable));
         request.text = std::move(content);
+    }
+    return done();
+}
+
+/// The core knows no clock.
+template <class Request>
+Done stamp(Request& request) {
+    if (request.at.empty()) {
+        const std::time_t now = std::time(nullptr);
+        std::tm local{};
+        ::localtime_r(&now, &local);
+        char text[32];
+        request.at =
+            std::string(text, std::strftime(text, sizeof text, "%Y-%m-%dT%H:%M:%S", &local));
     }
     return done();
 }
@@ -39,6 +56,13 @@ const std::vector<Verb>& verbs() {
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
         verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),
         verb<&report::exportJob>("job", "export", "network, document or tables of a job file"),
+        verb<&report::snapshot>("job",
+                                "snapshot",
+                                "names the present state of a job, or lists what was named",
+                                &stamp<report::SnapshotRequest>),
+        verb<&report::diff>("job", "diff", "what is different between two states, in words"),
+        verb<&report::log>(
+            "job", "log", "what was done and when; adds a note", &stamp<report::LogRequest>),
     };
     return all;
 }

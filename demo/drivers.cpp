@@ -119,6 +119,54 @@ InventedDriver teasel26() {
             .seed = 26};
 }
 
+InventedDriver brome210() {
+    return {.name = "Brome 210",
+            .impedance = {.Re = 6.1,
+                          .fs = 41.0,
+                          .Qms = 4.2,
+                          .Qes = 0.62,
+                          .inductance = driver::InductanceModel::lr2,
+                          .Le = 0.35_mH,
+                          .L2 = 0.8_mH,
+                          .R2 = 3.9},
+            .level = 91.0,
+            .lowCorner = 41.0,
+            .lowQ = 0.62,
+            .highCorner = 2900.0,
+            .highOrder = 2,
+            .step = 3.5,
+            .stepCentre = 340.0,
+            .peaks = {{1700.0, 4.0, 2.4}, {2600.0, 6.0, 3.8}},
+            .echoes = {{820.0_us, 0.04}},
+            .delay = 96.0_us,
+            .noiseFloor = 34.0,
+            .seed = 210};
+}
+
+InventedDriver sorrel130() {
+    return {.name = "Sorrel 130",
+            .impedance = {.Re = 6.4,
+                          .fs = 135.0,
+                          .Qms = 3.4,
+                          .Qes = 0.75,
+                          .inductance = driver::InductanceModel::lr2,
+                          .Le = 0.12_mH,
+                          .L2 = 0.26_mH,
+                          .R2 = 2.6},
+            .level = 90.4,
+            .lowCorner = 135.0,
+            .lowQ = 0.66,
+            .highCorner = 7800.0,
+            .highOrder = 2,
+            .step = 1.5,
+            .stepCentre = 420.0,
+            .peaks = {{5200.0, 5.0, 2.2}, {7400.0, 6.0, 2.8}},
+            .echoes = {{520.0_us, 0.04}},
+            .delay = 38.0_us,
+            .noiseFloor = 33.0,
+            .seed = 130};
+}
+
 std::vector<Complex> response(const InventedDriver& d, const curve::Axis& axis) {
     std::vector<Complex> result;
     for (const double f : axis) {

@@ -42,6 +42,8 @@ struct InventedDriver {
 
 [[nodiscard]] InventedDriver campion165();
 [[nodiscard]] InventedDriver teasel26();
+[[nodiscard]] InventedDriver brome210();
+[[nodiscard]] InventedDriver sorrel130();
 
 /// Pressure without noise, Pa for 2.83 V at 1 m, flight from the front's plane removed.
 [[nodiscard]] std::vector<curve::Complex> response(const InventedDriver& driver,

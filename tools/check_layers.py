@@ -23,17 +23,21 @@ RULES = {
     "core/": (["core/"], False),
     "cli/": (["core/", "cli/"], False),
     "demo/": (["core/", "demo/"], False),
-    "app/plots/": (["core/", "app/plots/", "app/theme/"], True),
+    "app/plots/": (["core/", "app/plots/", "app/widgets/", "app/theme/"], True),
     "app/widgets/": (["core/", "app/widgets/", "app/theme/"], True),
     "app/theme/": (["app/theme/"], True),
     "app/evaluation/": (["core/", "app/evaluation/"], True),
     "app/document/": (["core/", "app/document/"], True),
+    "app/commands/": (["app/commands/", "app/theme/"], True),
+    "app/help/": (["app/help/", "app/theme/"], True),
+    "app/desk/": (["core/", "demo/", "app/desk/", "app/document/", "app/evaluation/", "app/front/front_picture.h",
+                   "app/widgets/", "app/stage.h"], True),
     "app/": (["core/", "app/", "demo/"], True),
     "speed/": (["core/", "app/", "demo/", "tests/", "speed/"], True),
     "tests/": (["core/", "cli/", "app/", "demo/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/measure/", "app/network/", "app/front/", "app/line/"]
+STAGES = ["app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/"]
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
 
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/document/saver.h"
 
+#include "core/job/store/earlier.h"
 #include "core/text/sentence.h"
 
 #include <chrono>
@@ -26,22 +27,40 @@ Saver::~Saver() {
     worker_.join();
 }
 
-void Saver::write(const job::Step& step, job::Moved moved) {
+namespace {
+
+/// A drag faster than the disk: the state that waits may be replaced by the newer one.
+bool takesThePlaceOf(const job::Change& newer, const job::Change& waiting) {
+    using job::Moved;
+    return newer.step && newer.step->moved == Moved::merged && waiting.step &&
+           (waiting.step->moved == Moved::appended || waiting.step->moved == Moved::merged);
+}
+
+} // namespace
+
+void Saver::write(const job::Change& change) {
     {
         const std::lock_guard lock(mutex_);
         ++asked_;
-        // A drag faster than the disk: the state that waits is replaced by the newer one.
-        const bool replaces = moved == job::Moved::merged && !queue_.empty() &&
-                              !(busy_ && queue_.size() == 1) &&
-                              (queue_.back().moved == job::Moved::appended ||
-                               queue_.back().moved == job::Moved::merged);
-        if (replaces) {
-            queue_.back().step = step;
+        const bool backWaits = !queue_.empty() && !(busy_ && queue_.size() == 1);
+        if (backWaits && queue_.back().number != 0 &&
+            takesThePlaceOf(change, queue_.back().change)) {
+            job::Change& waiting = queue_.back().change;
+            waiting.step->step = change.step->step;
+            waiting.log = change.log;
             queue_.back().number = asked_;
         } else {
-            queue_.push_back({step, moved, asked_});
+            queue_.push_back({change, asked_, {}, {}});
         }
         stuck_ = false;
+    }
+    wake_.notify_one();
+}
+
+void Saver::putAside(const std::string& folder, const std::string& at) {
+    {
+        const std::lock_guard lock(mutex_);
+        queue_.push_back({{}, 0, folder, at});
     }
     wake_.notify_one();
 }
@@ -56,6 +75,16 @@ bool Saver::allWritten() {
     return queue_.empty() && !busy_;
 }
 
+void Saver::confirm(quint64 number) {
+    QMetaObject::invokeMethod(
+        this,
+        [this, number] {
+            confirmed_ = number;
+            Q_EMIT saved(number);
+        },
+        Qt::QueuedConnection);
+}
+
 void Saver::work() {
     std::unique_lock lock(mutex_);
     for (;;) {
@@ -68,21 +97,19 @@ void Saver::work() {
             continue;
         }
         busy_ = true;
-        const Change change = queue_.front();
+        const Waiting next = queue_.front();
+        const bool aside = next.number == 0;
         lock.unlock();
-        const Done written = store_.write(change.step, change.moved);
+        const Done written =
+            aside ? job::store::putAside(store_, next.folder, next.at) : store_.write(next.change);
         lock.lock();
         busy_ = false;
-        stuck_ = !written.ok();
-        if (written) {
+        stuck_ = !written.ok() && !aside;
+        if (!stuck_) {
             queue_.pop_front();
-            QMetaObject::invokeMethod(
-                this,
-                [this, number = change.number] {
-                    confirmed_ = number;
-                    Q_EMIT saved(number);
-                },
-                Qt::QueuedConnection);
+            if (!aside) {
+                confirm(next.number);
+            }
         } else {
             const QString why = QString::fromStdString(text::sentence(written.error()));
             QMetaObject::invokeMethod(

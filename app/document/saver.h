@@ -12,7 +12,7 @@
 
 namespace yf::app {
 
-/// Writes each change of a history into the job file, in order, on a thread of its own.
+/// Writes each change of a record into the job file, in order, on a thread of its own.
 ///
 /// A change that could not be written stays first in the queue and is tried again with the next
 /// one and every few seconds, so that the file is always a true earlier state and nothing is lost.
@@ -25,7 +25,11 @@ public:
     /// Waits for what is queued, as far as it can be written.
     ~Saver() override;
 
-    void write(const job::Step& step, job::Moved moved);
+    void write(const job::Change& change);
+
+    /// Puts the file as it then is aside, after what is queued: folder and time as for
+    /// job::store::putAside. One that fails is left out: it must not hold the saving up.
+    void putAside(const std::string& folder, const std::string& at);
 
     /// True when everything written so far is on the disk.
     [[nodiscard]] bool settled() const { return confirmed_ == asked_; }
@@ -46,20 +50,22 @@ Q_SIGNALS:
     void failed(const QString& why);
 
 private:
-    struct Change {
-        job::Step step;
-        job::Moved moved{};
-        quint64 number{};
+    struct Waiting {
+        job::Change change;
+        quint64 number{}; ///< 0: a copy to be put aside
+        std::string folder;
+        std::string at;
     };
 
     void work();
+    void confirm(quint64 number);
 
     std::string path_;
     bool readOnly_{};
     std::mutex mutex_;
     std::condition_variable wake_;
     std::condition_variable idle_;
-    std::deque<Change> queue_;
+    std::deque<Waiting> queue_;
     bool busy_{};
     bool stuck_{};
     bool stop_{};

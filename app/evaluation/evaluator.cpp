@@ -29,6 +29,7 @@ void Evaluator::work() {
     // stay.
     std::optional<job::Job> assembledFor;
     std::shared_ptr<const job::Assembly> assembly;
+    std::shared_ptr<Evaluated> last;
     for (;;) {
         std::unique_lock lock(mutex_);
         wake_.wait(lock, [this] { return stop_ || waiting_.has_value(); });
@@ -41,13 +42,20 @@ void Evaluator::work() {
         if (!assembledFor || !job::sameMeasurements(*assembledFor, order.job)) {
             assembly = std::make_shared<const job::Assembly>(job::assemble(order.job));
             assembledFor = order.job;
+            last.reset();
         }
         auto result = std::make_shared<Evaluated>();
-        result->evaluation = job::evaluate(order.job, *assembly);
+        if (last) {
+            const job::Earlier earlier{last->job, last->evaluation};
+            result->evaluation = job::evaluate(order.job, *assembly, &earlier);
+        } else {
+            result->evaluation = job::evaluate(order.job, *assembly);
+        }
         result->assembly = assembly;
         result->evaluation.revision = order.revision;
         result->job = std::move(order.job);
         result->purpose = order.purpose;
+        last = result;
         // Results are queued in the order in which they were made: one worker, one queue.
         QMetaObject::invokeMethod(
             this, [this, result] { deliver(result); }, Qt::QueuedConnection);

@@ -1,20 +1,18 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/front/front_view.h"
 
-#include "app/plots/curves.h"
 #include "app/theme/theme.h"
 #include "app/widgets/dropped_files.h"
 #include "app/widgets/words.h"
+#include "core/job/front_edit.h"
 
 #include <QDragEnterEvent>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
-#include <QPainterPath>
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 #include <utility>
 
 namespace yf::app {
@@ -23,6 +21,12 @@ namespace {
 
 constexpr double margin = 14.0;
 constexpr double captionHeight = 24.0;
+constexpr double reach = 8.0;       // pixels from an edge within which it is taken
+constexpr double millimetre = 1e-3; // drags come to rest on whole ones
+
+double onGrid(double length) {
+    return std::round(length / millimetre) * millimetre;
+}
 
 QString conditionWords(job::Condition condition) {
     switch (condition) {
@@ -44,7 +48,8 @@ FrontView::FrontView(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("front"));
     setFocusPolicy(Qt::StrongFocus);
     setAcceptDrops(true);
-    setMinimumSize(150, 220);
+    setMouseTracking(true);
+    setMinimumSize(150, 200);
 }
 
 void FrontView::display(const job::Job& job,
@@ -52,186 +57,254 @@ void FrontView::display(const job::Job& job,
                         const std::string& chosen) {
     const job::Cabinet* cabinet = job::findCabinet(job, cabinetId);
     if (cabinet == nullptr) {
-        spots_.clear();
+        front_ = {};
         update();
         return;
     }
-    const QVector<Spot> before = std::exchange(spots_, {});
-    const std::string chosenBefore = std::exchange(chosen_, chosen);
-    width_ = cabinet->width;
-    height_ = cabinet->height;
-    cabinetName_ = words(cabinet->name);
-    const auto ends = network::driverEnds(cabinet->circuit);
-    for (const job::Mount& mount : cabinet->mounts) {
-        const job::Driver& driver = *job::findDriver(job, mount.driver);
-        const auto end = std::ranges::find(ends, driver.id, &network::DriverEnd::driver);
-        spots_.push_back({driver.id,
-                          words(driver.name),
-                          driver.band,
-                          driver.condition,
-                          end == ends.end() ? 1 : end->polarity,
-                          mount.x,
-                          mount.y,
-                          driver.diameter / 2.0});
-    }
-    std::ranges::sort(spots_, std::greater{}, &Spot::y);
-    if (spots_ == before && chosen_ == chosenBefore) {
+    const FrontPicture now = FrontPicture::of(job, *cabinet);
+    if (now == front_ && chosen == chosen_ && cabinet->name == cabinet_.name) {
+        cabinet_ = *cabinet;
         return;
     }
+    front_ = now;
+    cabinet_ = *cabinet;
+    chosen_ = chosen;
+    describe();
+    update();
+}
+
+void FrontView::describe() {
     QStringList said;
-    for (const Spot& spot : spots_) {
+    for (const FrontSpot& spot : front_.spots) {
         said << tr("%1: %2, %3%4")
                     .arg(spot.name,
                          conditionWords(spot.condition),
                          spot.polarity > 0 ? tr("as wired") : tr("reversed"),
                          spot.driver == chosen_ ? tr(", chosen") : QString{});
     }
-    setAccessibleName(tr("Front of %1").arg(cabinetName_));
+    setAccessibleName(tr("Front of %1").arg(words(cabinet_.name)));
     setAccessibleDescription(said.join(QStringLiteral("; ")));
     setToolTip(said.join(QStringLiteral("\n")));
+}
+
+void FrontView::setEditing(bool editing) {
+    editing_ = editing;
+    grip_.reset();
+    unsetCursor();
     update();
 }
 
-FrontView::Scale FrontView::scale() const {
-    const double high = height() - 2.0 * margin - captionHeight;
-    const double wide = width() - 2.0 * margin;
-    return {std::min(wide / width_, high / height_), QPointF(width() / 2.0, margin + high / 2.0)};
-}
-
-QPointF FrontView::at(const Spot& spot, const Scale& s) const {
-    return s.middle + QPointF(spot.x * s.pixels, -spot.y * s.pixels);
+FrontScale FrontView::scale() const {
+    return FrontScale::fitting(
+        front_,
+        QRectF(margin, margin, width() - 2.0 * margin, height() - 2.0 * margin - captionHeight));
 }
 
 std::optional<QPoint> FrontView::placeOf(const std::string& driver) const {
-    const auto found = std::ranges::find(spots_, driver, &Spot::driver);
-    return found == spots_.end() ? std::nullopt : std::optional(at(*found, scale()).toPoint());
+    const auto found = std::ranges::find(front_.spots, driver, &FrontSpot::driver);
+    return found == front_.spots.end() ? std::nullopt : std::optional(scale().on(*found).toPoint());
 }
 
-const FrontView::Spot* FrontView::spotAt(const QPointF& point) const {
-    const Scale s = scale();
-    for (const Spot& spot : spots_) {
-        const QPointF away = point - at(spot, s);
-        if (std::hypot(away.x(), away.y()) <= std::max(spot.radius * s.pixels, 14.0)) {
+QPoint FrontView::rightEdge() const {
+    const QRectF board = scale().board(front_);
+    return QPointF(board.right(), board.center().y() + board.height() * 0.45).toPoint();
+}
+
+QPoint FrontView::upperEdge() const {
+    const QRectF board = scale().board(front_);
+    return QPointF(board.left() + board.width() * 0.1, board.top()).toPoint();
+}
+
+const FrontSpot* FrontView::spotAt(const QPointF& point) const {
+    constexpr double leastReach = 14.0;
+    const FrontScale s = scale();
+    for (const FrontSpot& spot : front_.spots) {
+        const QPointF away = point - s.on(spot);
+        if (std::hypot(away.x(), away.y()) <= std::max(spot.radius * s.pixels, leastReach)) {
             return &spot;
         }
     }
     return nullptr;
 }
 
-void FrontView::paintSpot(QPainter& painter, const Spot& spot, const Scale& s) const {
-    const Theme& t = theme();
-    const QPointF middle = at(spot, s);
-    const double radius = spot.radius * s.pixels;
-    const double ring = std::max(4.0, radius * 0.16);
-    if (spot.driver == dropTarget_) {
-        painter.setPen(Qt::NoPen);
-        painter.setBrush(t.corridor);
-        painter.drawEllipse(middle, radius + 10.0, radius + 10.0);
+std::optional<FrontView::Grip> FrontView::gripAt(const QPointF& point) const {
+    const FrontScale s = scale();
+    if (const FrontSpot* spot = spotAt(point)) {
+        return Grip{Grip::Kind::driver, spot->driver, s.on(*spot) - point, s};
     }
-    // The ring: condition by pattern.
-    QPainterPath annulus;
-    annulus.addEllipse(middle, radius, radius);
-    QPainterPath hole;
-    hole.addEllipse(middle, radius - ring, radius - ring);
-    annulus = annulus.subtracted(hole);
-    const bool open =
-        spot.condition == job::Condition::suspect || spot.condition == job::Condition::dead;
-    QBrush filling(t.quietInk);
-    if (spot.condition == job::Condition::notChecked) {
-        filling.setStyle(Qt::BDiagPattern);
-    } else if (open) {
-        filling.setStyle(Qt::NoBrush);
+    const QRectF board = s.board(front_);
+    if (std::abs(point.x() - board.right()) < reach || std::abs(point.x() - board.left()) < reach) {
+        return Grip{Grip::Kind::right, {}, {}, s};
     }
-    painter.setPen(QPen(t.ink, 1.2));
-    painter.setBrush(filling);
-    painter.drawPath(annulus);
-    painter.setBrush(t.sheet);
-    painter.drawEllipse(middle, radius - ring, radius - ring);
-    painter.setPen(strokeOf(spot.band).pen());
-    painter.setBrush(Qt::NoBrush);
-    painter.drawEllipse(middle, radius * 0.55, radius * 0.55);
-    painter.setPen(QPen(t.ink, 1.0));
-    painter.setBrush(t.ground);
-    painter.drawEllipse(middle, radius * 0.2, radius * 0.2);
-    if (open) {
-        painter.setPen(QPen(t.stop, 2.2));
-        const double arm = radius * 0.7;
-        painter.drawLine(middle - QPointF(arm, arm), middle + QPointF(arm, arm));
-        painter.drawLine(middle - QPointF(arm, -arm), middle + QPointF(arm, -arm));
+    if (std::abs(point.y() - board.top()) < reach || std::abs(point.y() - board.bottom()) < reach) {
+        return Grip{Grip::Kind::upper, {}, {}, s};
     }
-    if (spot.driver == chosen_) {
-        painter.setBrush(Qt::NoBrush);
-        painter.setPen(QPen(t.front, 5.0));
-        painter.drawEllipse(middle, radius + 4.0, radius + 4.0);
-        painter.setPen(QPen(t.ink, 1.4));
-        painter.drawEllipse(middle, radius + 7.0, radius + 7.0);
-    }
-    // Studs below at the right, where a wide driver leaves room on its front; + on top as wired.
-    const double diagonal = (radius + 14.0) * std::numbers::sqrt2 / 2.0;
-    const QPointF upper = middle + QPointF(diagonal + 2.0, diagonal - 7.0);
-    const QPointF lower = upper + QPointF(0.0, 16.0);
-    const bool reversed = spot.polarity < 0;
-    for (const bool top : {true, false}) {
-        const bool plus = top != reversed;
-        const QPointF stud = top ? upper : lower;
-        painter.setPen(QPen(reversed ? t.mind : t.ink, 1.4));
-        painter.setBrush(plus ? QBrush(reversed ? t.mind : t.ink) : QBrush(t.sheet));
-        painter.drawEllipse(stud, 6.0, 6.0);
-        painter.setPen(QPen(plus ? t.sheet : (reversed ? t.mind : t.ink), 1.6));
-        painter.drawLine(stud - QPointF(3.0, 0.0), stud + QPointF(3.0, 0.0));
-        if (plus) {
-            painter.drawLine(stud - QPointF(0.0, 3.0), stud + QPointF(0.0, 3.0));
-        }
-    }
+    return std::nullopt;
 }
 
 void FrontView::paintEvent(QPaintEvent* /*event*/) {
     const Theme& t = theme();
     QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    if (spots_.isEmpty()) {
+    if (front_.spots.isEmpty()) {
         painter.setPen(t.quietInk);
         painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("No cabinet"));
         return;
     }
-    const Scale s = scale();
-    const QSizeF size(width_ * s.pixels, height_ * s.pixels);
-    const QRectF board(s.middle - QPointF(size.width() / 2.0, size.height() / 2.0), size);
-    painter.setPen(QPen(hasFocus() ? t.ink : t.outline, hasFocus() ? 2.0 : 1.2));
-    painter.setBrush(t.sheet);
-    painter.drawRoundedRect(board, 5.0, 5.0);
-    for (const Spot& spot : spots_) {
-        paintSpot(painter, spot, s);
+    const FrontScale s = scale();
+    paintFront(painter, front_, s, hasFocus() ? Edge::focused : Edge::plain);
+    const auto halo = [&](const std::string& driver, double width, const QPen& pen) {
+        const auto spot = std::ranges::find(front_.spots, driver, &FrontSpot::driver);
+        if (spot != front_.spots.end()) {
+            painter.setPen(pen);
+            painter.setBrush(Qt::NoBrush);
+            const double radius = spot->radius * s.pixels + width;
+            painter.drawEllipse(s.on(*spot), radius, radius);
+        }
+    };
+    if (!dropTarget_.empty()) {
+        halo(dropTarget_, 9.0, QPen(t.front, 4.0, Qt::DashLine));
     }
-    const auto chosen = std::ranges::find(spots_, chosen_, &Spot::driver);
+    halo(chosen_, 4.0, QPen(t.front, 5.0));
+    halo(chosen_, 7.0, QPen(t.ink, 1.4));
+    if (editing_) {
+        // What can be taken hold of: the edges of the board.
+        const QRectF board = s.board(front_);
+        painter.setPen(QPen(t.ink, 1.4));
+        painter.setBrush(t.front);
+        for (const QPointF& handle : {QPointF(board.right(), rightEdge().y()),
+                                      QPointF(board.left(), rightEdge().y()),
+                                      QPointF(upperEdge().x(), board.top()),
+                                      QPointF(upperEdge().x(), board.bottom())}) {
+            painter.drawRect(QRectF(handle - QPointF(4.0, 4.0), QSizeF(8.0, 8.0)));
+        }
+    }
+    const auto chosen = std::ranges::find(front_.spots, chosen_, &FrontSpot::driver);
     painter.setPen(t.ink);
     painter.drawText(QRectF(0.0, height() - captionHeight, width(), captionHeight),
                      Qt::AlignCenter,
-                     chosen == spots_.end() ? cabinetName_ : chosen->name);
+                     chosen == front_.spots.end() ? words(cabinet_.name) : chosen->name);
 }
 
 void FrontView::choose(qsizetype index) {
-    if (index >= 0 && index < spots_.size()) {
-        Q_EMIT chosen(words(spots_[index].driver));
+    if (index >= 0 && index < front_.spots.size()) {
+        Q_EMIT chosen(words(front_.spots[index].driver));
     }
 }
 
 void FrontView::mousePressEvent(QMouseEvent* event) {
-    if (const Spot* spot = spotAt(event->position())) {
-        choose(spot - spots_.data());
+    if (event->button() != Qt::LeftButton) {
+        return;
+    }
+    if (editing_) {
+        grip_ = gripAt(event->position());
+    }
+    if (const FrontSpot* spot = spotAt(event->position())) {
+        choose(spot - front_.spots.data());
+    }
+}
+
+void FrontView::mouseMoveEvent(QMouseEvent* event) {
+    if (grip_ && (event->buttons() & Qt::LeftButton) != 0) {
+        follow(event->position());
+        return;
+    }
+    if (!editing_) {
+        return;
+    }
+    const auto grip = gripAt(event->position());
+    setCursor(!grip                              ? Qt::ArrowCursor
+              : grip->kind == Grip::Kind::driver ? Qt::SizeAllCursor
+              : grip->kind == Grip::Kind::right  ? Qt::SizeHorCursor
+                                                 : Qt::SizeVerCursor);
+}
+
+void FrontView::mouseReleaseEvent(QMouseEvent* /*event*/) {
+    if (grip_) {
+        grip_.reset();
+        Q_EMIT gestureEnded();
+    }
+}
+
+void FrontView::follow(const QPointF& point) {
+    const FrontScale& s = grip_->scale;
+    if (grip_->kind == Grip::Kind::driver) {
+        const QPointF at = point + grip_->offset - s.middle;
+        moveTo(grip_->driver, at.x() / s.pixels, -at.y() / s.pixels);
+        return;
+    }
+    // Edges move in pairs, since places count from the middle.
+    job::Outline outline = job::outlineOf(cabinet_);
+    constexpr double least = 0.04; // m
+    double high = 0.0;
+    double wide = 0.0;
+    for (const FrontSpot& spot : front_.spots) {
+        wide = std::max(wide, std::abs(spot.x));
+        high = std::max(high, std::abs(spot.y));
+    }
+    const double half = grip_->kind == Grip::Kind::right
+                            ? std::abs(point.x() - s.middle.x()) / s.pixels
+                            : std::abs(point.y() - s.middle.y()) / s.pixels;
+    if (grip_->kind == Grip::Kind::right) {
+        outline.width = onGrid(std::max({2.0 * half, 2.0 * wide + millimetre, least}));
+    } else {
+        outline.height = onGrid(std::max({2.0 * half, 2.0 * high + millimetre, least}));
+    }
+    Q_EMIT edited(job::changeOutline(cabinet_.id, outline, "outline:" + cabinet_.id));
+}
+
+void FrontView::moveTo(const std::string& driver, double x, double y) {
+    Q_EMIT edited(job::moveDriver(
+        cabinet_.id, {driver, onGrid(x), onGrid(y)}, "move:" + cabinet_.id + "/" + driver));
+}
+
+void FrontView::nudge(double dx, double dy) {
+    const auto mount = std::ranges::find(cabinet_.mounts, chosen_, &job::Mount::driver);
+    if (mount != cabinet_.mounts.end()) {
+        // What the arrows did so far may not have come back as a picture yet.
+        job::Mount& here = *mount;
+        here.x = std::clamp(here.x + dx, -cabinet_.width / 2.0, cabinet_.width / 2.0);
+        here.y = std::clamp(here.y + dy, -cabinet_.height / 2.0, cabinet_.height / 2.0);
+        moveTo(chosen_, here.x, here.y);
     }
 }
 
 void FrontView::keyPressEvent(QKeyEvent* event) {
-    const auto found = std::ranges::find(spots_, chosen_, &Spot::driver);
-    const qsizetype now = found == spots_.end() ? 0 : found - spots_.begin();
-    if (event->key() == Qt::Key_Up) {
+    const auto found = std::ranges::find(front_.spots, chosen_, &FrontSpot::driver);
+    const qsizetype now = found == front_.spots.end() ? 0 : found - front_.spots.begin();
+    const double step =
+        (event->modifiers() & Qt::ShiftModifier) != 0 ? 10.0 * millimetre : millimetre;
+    const bool walks = !editing_;
+    switch (event->key()) {
+    case Qt::Key_Up:
+        walks ? choose(now - 1) : nudge(0.0, step);
+        return;
+    case Qt::Key_Down:
+        walks ? choose(now + 1) : nudge(0.0, -step);
+        return;
+    case Qt::Key_PageUp:
         choose(now - 1);
-    } else if (event->key() == Qt::Key_Down) {
+        return;
+    case Qt::Key_PageDown:
         choose(now + 1);
-    } else {
-        QWidget::keyPressEvent(event);
+        return;
+    case Qt::Key_Left:
+    case Qt::Key_Right:
+        if (editing_) {
+            nudge(event->key() == Qt::Key_Left ? -step : step, 0.0);
+            return;
+        }
+        break;
+    default:
+        break;
     }
+    QWidget::keyPressEvent(event);
+}
+
+void FrontView::keyReleaseEvent(QKeyEvent* event) {
+    if (editing_ && !event->isAutoRepeat()) {
+        Q_EMIT gestureEnded();
+    }
+    QWidget::keyReleaseEvent(event);
 }
 
 void FrontView::dragEnterEvent(QDragEnterEvent* event) {
@@ -241,7 +314,7 @@ void FrontView::dragEnterEvent(QDragEnterEvent* event) {
 }
 
 void FrontView::dragMoveEvent(QDragMoveEvent* event) {
-    const Spot* spot = spotAt(event->position());
+    const FrontSpot* spot = spotAt(event->position());
     dropTarget_ = spot == nullptr ? std::string{} : spot->driver;
     event->setAccepted(spot != nullptr);
     update();
@@ -255,7 +328,7 @@ void FrontView::dragLeaveEvent(QDragLeaveEvent* /*event*/) {
 void FrontView::dropEvent(QDropEvent* event) {
     dropTarget_.clear();
     update();
-    if (const Spot* spot = spotAt(event->position())) {
+    if (const FrontSpot* spot = spotAt(event->position())) {
         event->acceptProposedAction();
         Q_EMIT tablesGiven(words(spot->driver), droppedFiles(event->mimeData()));
     }

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/job.h"
+#include "app/front/front_picture.h"
+#include "core/job/edit.h"
 
 #include <QWidget>
 
@@ -11,9 +12,9 @@ namespace yf::app {
 
 /// The drawing of a cabinet's front with its drivers at their true places and sizes: the navigator.
 ///
-/// Click a driver, or walk with ↑↓, to choose it. Its ring tells its condition by pattern (filled:
-/// sound; hatched: not yet checked; open with a cross: suspect or dead), a stud pair its polarity
-/// (+ on top as wired, − on top when reversed). Tables dropped on a driver are given to it.
+/// Click a driver, or walk with ↑↓, to choose it. Tables dropped on a driver are given to it.
+/// While it is being edited a driver is dragged to its place, an edge of the board to its size;
+/// the arrows move the chosen driver by 1 mm (with Shift by 10), Page Up and Page Down walk.
 class FrontView final : public QWidget {
     Q_OBJECT
 
@@ -22,55 +23,64 @@ public:
 
     void display(const job::Job& job, const std::string& cabinet, const std::string& chosen);
 
+    void setEditing(bool editing);
+
+    [[nodiscard]] bool editing() const { return editing_; }
+
     /// Middle of a driver in this widget, for tests and for dropping.
     [[nodiscard]] std::optional<QPoint> placeOf(const std::string& driver) const;
+
+    /// Where the board's right and upper edges can be taken.
+    [[nodiscard]] QPoint rightEdge() const;
+    [[nodiscard]] QPoint upperEdge() const;
+
+    /// Pixels for a metre.
+    [[nodiscard]] double pixelsForMetre() const { return scale().pixels; }
 
     [[nodiscard]] QSize sizeHint() const override { return {192, 330}; }
 
 Q_SIGNALS:
     void chosen(const QString& driver);
     void tablesGiven(const QString& driver, const QStringList& files);
+    void edited(const yf::job::Edit& edit);
+    void gestureEnded();
 
 protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void keyReleaseEvent(QKeyEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dragMoveEvent(QDragMoveEvent* event) override;
     void dragLeaveEvent(QDragLeaveEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
 private:
-    struct Spot {
+    /// What the hand holds.
+    struct Grip {
+        enum class Kind { driver, right, upper } kind{};
         std::string driver;
-        QString name;
-        job::Band band{};
-        job::Condition condition{};
-        int polarity{1};
-        double x{}; ///< m from the middle of the front
-        double y{};
-        double radius{};
-
-        bool operator==(const Spot&) const = default;
+        QPointF offset;     ///< from the pointer to the driver's middle
+        FrontScale scale{}; ///< of the beginning: the board must not run away from the hand
     };
 
-    struct Scale {
-        double pixels{}; ///< for a metre
-        QPointF middle;
-    };
-
-    [[nodiscard]] Scale scale() const;
-    [[nodiscard]] QPointF at(const Spot& spot, const Scale& s) const;
-    [[nodiscard]] const Spot* spotAt(const QPointF& point) const;
-    void paintSpot(class QPainter& painter, const Spot& spot, const Scale& s) const;
+    [[nodiscard]] FrontScale scale() const;
+    [[nodiscard]] const FrontSpot* spotAt(const QPointF& point) const;
+    [[nodiscard]] std::optional<Grip> gripAt(const QPointF& point) const;
+    void follow(const QPointF& point);
+    void nudge(double dx, double dy);
+    void moveTo(const std::string& driver, double x, double y);
     void choose(qsizetype index);
+    void describe();
 
-    QVector<Spot> spots_; ///< from top to bottom
-    double width_{0.2};
-    double height_{0.35};
-    QString cabinetName_;
+    FrontPicture front_;
+    job::Cabinet cabinet_;
     std::string chosen_;
     std::string dropTarget_;
+    bool editing_{};
+    std::optional<Grip> grip_;
 };
 
 } // namespace yf::app

@@ -24,6 +24,13 @@ LineBar::LineBar(QWidget* parent) : QWidget(parent) {
     saved_->setMinimumWidth(QFontMetrics(saved_->font()).horizontalAdvance(tr("saving …")) + 8);
     saved_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     row_->addWidget(saved_);
+    place_ = new QToolButton(this);
+    place_->setText(tr("Save to …"));
+    place_->setObjectName(QStringLiteral("line_place"));
+    place_->setAccessibleName(tr("Give the changes a file"));
+    place_->setVisible(false);
+    connect(place_, &QToolButton::clicked, this, &LineBar::placeWanted);
+    row_->addWidget(place_);
 }
 
 void LineBar::display(const std::vector<report::Figure>& figures) {
@@ -41,13 +48,13 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
     for (qsizetype i = 0; i < buttons_.size(); ++i) {
         const report::Figure& figure = figures[static_cast<std::size_t>(i)];
         buttons_[i]->setObjectName(QStringLiteral("line_") + words(figure.id));
-        if (buttons_[i]->text() == words(figure.text) &&
-            buttons_[i]->toolTip() == words(figure.explains)) {
+        const QString text = spoken(figure.text);
+        if (buttons_[i]->text() == text && buttons_[i]->toolTip() == spoken(figure.explains)) {
             continue;
         }
-        buttons_[i]->setText(words(figure.text));
-        buttons_[i]->setToolTip(words(figure.explains));
-        buttons_[i]->setAccessibleName(tr("%1: %2").arg(words(figure.id), words(figure.text)));
+        buttons_[i]->setText(text);
+        buttons_[i]->setToolTip(spoken(figure.explains));
+        buttons_[i]->setAccessibleName(QStringLiteral("%1: %2").arg(spoken(figure.id), text));
     }
 }
 
@@ -56,12 +63,20 @@ void LineBar::setSaving(bool settled) {
     if (saved_->text() != text) {
         saved_->setText(text);
         saved_->setToolTip({});
+        place_->setVisible(false);
     }
+}
+
+void LineBar::setInMemory(bool changed) {
+    saved_->setText(changed ? QStringLiteral("■ ") + tr("in memory only") : tr("reading only"));
+    saved_->setToolTip(changed ? tr("No file holds the changes yet.") : QString{});
+    place_->setVisible(true);
 }
 
 void LineBar::setNotSaved(const QString& why) {
     saved_->setText(QStringLiteral("■ ") + tr("not saved; trying again"));
     saved_->setToolTip(why);
+    place_->setVisible(true);
 }
 
 QString LineBar::textOf(const QString& figure) const {

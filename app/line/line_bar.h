@@ -27,6 +27,9 @@ public:
     void setSaving(bool settled);
     void setNotSaved(const QString& why);
 
+    /// Changes are in memory only, or the file is open for reading only.
+    void setInMemory(bool changed);
+
     /// The figure's words as shown.
     [[nodiscard]] QString textOf(const QString& figure) const;
 
@@ -34,11 +37,13 @@ public:
 
 Q_SIGNALS:
     void asked(const QString& figure);
+    void placeWanted(); ///< a file for what is not saved
 
 private:
     QHBoxLayout* row_{};
     QVector<QToolButton*> buttons_;
     QLabel* saved_{};
+    QToolButton* place_{};
 };
 
 } // namespace yf::app

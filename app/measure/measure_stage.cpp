@@ -9,6 +9,7 @@
 #include <QDragEnterEvent>
 #include <QGridLayout>
 #include <QLabel>
+#include <QLocale>
 #include <QPushButton>
 
 namespace yf::app {
@@ -36,12 +37,12 @@ QString toldOf(const job::Take* take, TakeKind kind) {
     QStringList said{words(take->name) +
                      (take->date.empty() ? QString{} : QStringLiteral(" · ") + words(take->date)) +
                      QStringLiteral(" ·")};
-    said << words(take->understood);
+    said << spoken(take->understood);
     const curve::Range trusted = take->curve->trusted();
     if (trusted != take->curve->extent()) {
         said << MeasureStage::tr("Believed from %1 to %2; drawn thin and broken beyond.")
-                    .arg(words(text::printEngineering(trusted.from, "Hz")),
-                         words(text::printEngineering(trusted.to, "Hz")));
+                    .arg(figures(text::printEngineering(trusted.from, "Hz")),
+                         figures(text::printEngineering(trusted.to, "Hz")));
     }
     if (take->curve->phase() == curve::Phase::none) {
         said << MeasureStage::tr("No phase: it cannot be summed or loaded yet.");
@@ -56,11 +57,22 @@ QString footOf(const job::Take* take) {
     if (take == nullptr) {
         return {};
     }
-    QString foot = MeasureStage::tr("house scale, unsmoothed");
+    const QLocale locale;
+    QStringList said{take->smoothing == 0 ? MeasureStage::tr("unsmoothed")
+                                          : MeasureStage::tr("1/%1 octave").arg(take->smoothing)};
     if (take->kind == TakeKind::response) {
-        foot += MeasureStage::tr(", %1 V, %2 m").arg(take->drive).arg(take->distance);
+        said << MeasureStage::tr("%1 V, %2 m")
+                    .arg(locale.toString(take->drive, 'g', 3),
+                         locale.toString(take->distance, 'g', 3));
+        said
+            << (take->gate
+                    ? MeasureStage::tr("gate %1 ms").arg(locale.toString(*take->gate * 1e3, 'g', 3))
+                    : MeasureStage::tr("no gate noted"));
     }
-    return take->date.empty() ? foot : foot + QStringLiteral(", ") + words(take->date);
+    if (!take->date.empty()) {
+        said << words(take->date);
+    }
+    return said.join(QStringLiteral(", "));
 }
 
 } // namespace
@@ -138,6 +150,9 @@ void MeasureStage::display(const Sight& sight) {
     open_->setEnabled(driver != nullptr);
     name_->setText(driver == nullptr ? tr("No driver chosen") : words(driver->name));
     band_ = driver == nullptr ? job::Band::low : driver->band;
+    for (qsizetype i = 0; i < plots_.size(); ++i) {
+        scales_[i] = sealedScale(job, plots_[i]->kind());
+    }
     for (const TakeKind kind : {TakeKind::response, TakeKind::impedance}) {
         showTake(driver == nullptr ? nullptr : job::takeInUse(job, *driver, kind), kind);
     }
@@ -162,6 +177,8 @@ void MeasureStage::showTake(const job::Take* take, TakeKind kind) {
             phase.foot = tr("wrapped to ±180°, no delay removed");
         }
     }
+    size.scale = scales_[response ? 0 : 2];
+    phase.scale = scales_[response ? 1 : 3];
     plots_[response ? 0 : 2]->display(size);
     plots_[response ? 1 : 3]->display(phase);
 }

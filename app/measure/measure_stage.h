@@ -43,6 +43,7 @@ private:
     QPushButton* open_{};
     QPushButton* minimumResponse_{};
     QPushButton* minimumImpedance_{};
+    std::array<std::optional<job::HouseScale>, 4> scales_;
     QVector<Plot*> plots_; ///< response level, phase, impedance modulus, phase
 };
 

@@ -173,7 +173,7 @@ private:
         }
         const auto& control = std::get<network::ControlSlot>(slot);
         return QCoreApplication::translate("LaneLayout", "level control\n%1 at %2 %")
-            .arg(words(text::printEngineering(control.total, "Ω")))
+            .arg(figures(text::printEngineering(control.total, "Ω")))
             .arg(100.0 * control.position, 0, 'f', 0);
     }
 

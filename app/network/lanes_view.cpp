@@ -34,11 +34,11 @@ std::vector<std::string> idsOf(const network::Circuit& circuit) {
 
 /// The notation behind the ID: what the editor starts with.
 QString notation(const network::Part& part) {
-    QString text = words(job::valueText(part.kind, part.value)).replace(QChar(0x202F), u' ');
+    QString text = figures(job::valueText(part.kind, part.value)).replace(QChar(0x202F), u' ');
     const auto add = [&](const char* key, double value) {
         if (value > 0.0) {
             text += QStringLiteral(" %1=%2").arg(QLatin1String(key),
-                                                 words(text::printSignificant(value, 3)));
+                                                 figures(text::printSignificant(value, 3)));
         }
     };
     add("dcr", part.dcr);
@@ -255,12 +255,12 @@ void LanesView::readEditor() {
     const QString text = editor_->text();
     const auto part = network::typedPart(*old, text.toStdString());
     if (!part) {
-        say(words(text::sentence(part.error())));
+        say(spoken(text::sentence(part.error())));
         return;
     }
     if (const auto question = job::questionAbout(*part); question && questioned_ != text) {
         questioned_ = text;
-        say(tr("▲ %1 Enter again to take it, Esc to leave it.").arg(words(*question)));
+        say(tr("▲ %1 Enter again to take it, Esc to leave it.").arg(spoken(*question)));
         return;
     }
     const std::string id = edits_;

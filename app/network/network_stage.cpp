@@ -2,6 +2,7 @@
 #include "app/network/network_stage.h"
 
 #include "app/network/lanes_view.h"
+#include "app/network/part_tile.h"
 #include "app/network/pictures.h"
 #include "app/network/start_bar.h"
 #include "app/plots/plot.h"
@@ -51,11 +52,14 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     pictures->addLayout(side, 3);
     auto* bar = new QHBoxLayout;
     bar->addWidget(start_, 1, Qt::AlignTop);
+    bar->addStretch(0);
     auto* steps = new QLabel(tr("wheel"), this);
     steps->setMinimumHeight(28);
     steps->setBuddy(series_);
     bar->addWidget(steps, 0, Qt::AlignTop);
     bar->addWidget(series_, 0, Qt::AlignTop);
+    series_->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
+    steps->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(8, 4, 8, 4);
     column->setSpacing(4);
@@ -95,23 +99,29 @@ QString NetworkStage::state(const Sight& sight) const {
         return result != nullptr && result->parts > 0 ? tr("%1 parts").arg(result->parts)
                                                       : tr("nothing yet");
     }
-    return QStringLiteral("±") + words(text::printFixed(result->corridor->deviation, 1)) +
+    return QStringLiteral("±") + figures(text::printFixed(result->corridor->deviation, 1)) +
            QChar(0x202F) + QStringLiteral("dB");
 }
 
 void NetworkStage::tellLoads(const Sight& sight) {
+    // The book's starts are for two ways; elsewhere the bar would promise what it cannot do.
+    const bool twoWays = network::driverEnds(sight.shownCabinet()->circuit).size() == 2;
+    start_->setVisible(twoWays);
+    if (!twoWays) {
+        return;
+    }
     const auto& cabinets = sight.shown().job.cabinets;
     const auto index = static_cast<std::size_t>(
         std::ranges::find(cabinets, cabinet_, &job::Cabinet::id) - cabinets.begin());
     const auto loads =
         job::loadsAtCrossover(sight.shown().assembly->cabinets[index], start_->start().fx);
     if (!loads) {
-        start_->tellLoads(words(text::sentence(loads.error())));
+        start_->tellLoads(spoken(text::sentence(loads.error())));
         return;
     }
     QStringList said;
     for (const double load : *loads) {
-        said << words(text::printFixed(load, 1));
+        said << figures(text::printFixed(load, 1));
     }
     start_->tellLoads(tr("into %1 Ω").arg(said.join(QStringLiteral(" and "))));
 }
@@ -159,6 +169,15 @@ void NetworkStage::reveal(const QString& figure) {
         impedance_->setFocus();
     } else if (figure == QStringLiteral("parts")) {
         lanes_->focusFirst();
+    } else if (figure.startsWith(QStringLiteral("part:"))) {
+        if (PartTile* tile = lanes_->tile(figure.mid(5).toStdString())) {
+            scroll_->ensureWidgetVisible(tile);
+            tile->setFocus();
+        }
+    } else if (figure.startsWith(QStringLiteral("frequency:"))) {
+        response_->setCrosshair(figure.mid(10).toDouble());
+        Q_EMIT response_->crosshairMoved(response_->crosshair());
+        response_->setFocus();
     } else {
         response_->setFocus();
     }

@@ -46,17 +46,17 @@ void PartTile::display(const network::Part& part) {
     setAccessibleName(tr("%1, %2 %3")
                           .arg(words(part.id),
                                kindName(part.kind),
-                               words(job::valueText(part.kind, part.value))));
+                               figures(job::valueText(part.kind, part.value))));
     const double loss = network::lossResistance(part);
     QStringList tip{accessibleName()};
     if (part.kind != network::PartKind::resistor) {
         tip << (loss > 0.0 ? tr("loss %1 in series; follows the value, type dcr=… or esr=… for a "
                                 "measured one")
-                                 .arg(words(text::printEngineering(loss, "Ω")))
+                                 .arg(figures(text::printEngineering(loss, "Ω")))
                            : tr("no loss entered: taken as ideal; type dcr=… or esr=…"));
     }
     if (part.price) {
-        tip << tr("price %1").arg(words(text::printFixed(*part.price, 2)));
+        tip << tr("price %1").arg(figures(text::printFixed(*part.price, 2)));
     }
     tip << tr("Type a value; wheel or ↑↓ next value; Shift fine; Backspace takes it out; Insert "
               "adds one; hold B to be without it.");
@@ -66,14 +66,14 @@ void PartTile::display(const network::Part& part) {
 
 QString PartTile::valueShown() const {
     constexpr int digits = 3; // what a tile has room for; the tooltip tells one more
-    return words(job::valueText(part_.kind, part_.value, digits));
+    return figures(job::valueText(part_.kind, part_.value, digits));
 }
 
 QString PartTile::lossShown() const {
     const double loss = network::lossResistance(part_);
     QString row = words(part_.id);
     if (part_.kind != network::PartKind::resistor) {
-        row += QStringLiteral(" · ") + (loss > 0.0 ? words(text::printSignificant(loss, 2)) +
+        row += QStringLiteral(" · ") + (loss > 0.0 ? figures(text::printSignificant(loss, 2)) +
                                                          QChar(0x202F) + QStringLiteral("Ω")
                                                    : tr("ideal"));
     }

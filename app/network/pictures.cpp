@@ -2,10 +2,13 @@
 #include "app/network/pictures.h"
 
 #include "app/plots/curves.h"
+#include "app/plots/house_scale.h"
 #include "app/widgets/words.h"
 #include "core/report/line.h"
 
 #include <QCoreApplication>
+#include <QLocale>
+#include <QSet>
 
 namespace yf::app {
 
@@ -22,7 +25,7 @@ QString missing(const job::CabinetResult* result) {
     }
     QStringList said;
     for (const std::string& sentence : result->missing) {
-        said << words(sentence);
+        said << spoken(sentence);
     }
     return said.join(QStringLiteral("\n"));
 }
@@ -77,20 +80,58 @@ QVector<bool> trustOf(const std::vector<bool>& trusted) {
     return {trusted.begin(), trusted.end()};
 }
 
+/// How the curves were made, as far as all takes agree on it.
 QString foot(const Sight& sight) {
+    const job::Job& job = sight.shown().job;
     const job::Cabinet& cabinet = *sight.shownCabinet();
-    QString text =
-        tr("house scale, unsmoothed, %1 V behind %2 Ω, at the takes' distance, common time zero")
-            .arg(cabinet.circuit.source.voltage)
-            .arg(cabinet.circuit.source.resistance);
-    return text;
+    const QLocale locale;
+    QStringList said{tr("%1 V behind %2 Ω")
+                         .arg(locale.toString(cabinet.circuit.source.voltage, 'g', 3),
+                              locale.toString(cabinet.circuit.source.resistance, 'g', 3))};
+    QSet<QString> distances;
+    QSet<QString> gates;
+    QSet<QString> smoothings;
+    QString from;
+    QString to;
+    for (const job::Mount& mount : cabinet.mounts) {
+        const job::Driver* driver = job::findDriver(job, mount.driver);
+        const job::Take* take =
+            driver == nullptr ? nullptr : job::takeInUse(job, *driver, job::TakeKind::response);
+        if (take == nullptr) {
+            continue;
+        }
+        distances << tr("%1 m").arg(locale.toString(take->distance, 'g', 3));
+        gates << (take->gate ? tr("gate %1 ms").arg(locale.toString(*take->gate * 1e3, 'g', 3))
+                             : tr("no gate noted"));
+        smoothings << (take->smoothing == 0 ? tr("unsmoothed")
+                                            : tr("1/%1 octave").arg(take->smoothing));
+        const QString date = words(take->date);
+        from = from.isEmpty() || date < from ? date : from;
+        to = std::max(to, date);
+    }
+    const auto one = [](const QSet<QString>& values, const QString& several) {
+        return values.size() == 1 ? *values.begin() : several;
+    };
+    said << one(distances, tr("several distances")) << one(gates, tr("several gates"))
+         << one(smoothings, tr("several smoothings"));
+    if (!from.isEmpty()) {
+        said << (from == to ? from : QStringLiteral("%1 – %2").arg(from, to));
+    }
+    return said.join(QStringLiteral(", "));
+}
+
+/// An empty picture with the scale that the job keeps for its kind.
+Picture blank(const Sight& sight, PlotKind kind) {
+    Picture picture;
+    picture.scale = sealedScale(sight.present->job, kind);
+    return picture;
 }
 
 } // namespace
 
 Picture responsePicture(const Sight& sight) {
     const job::CabinetResult* result = sight.shownResult();
-    Picture picture;
+    Picture picture = blank(sight, PlotKind::level);
     if (result == nullptr || result->sum.empty()) {
         picture.empty = missing(result);
         return picture;
@@ -117,7 +158,7 @@ Picture responsePicture(const Sight& sight) {
 
 Picture phasePicture(const Sight& sight) {
     const job::CabinetResult* result = sight.shownResult();
-    Picture picture;
+    Picture picture = blank(sight, PlotKind::phase);
     if (result == nullptr || result->sum.empty()) {
         picture.empty = tr("no phase yet");
         return picture;
@@ -131,7 +172,7 @@ Picture phasePicture(const Sight& sight) {
 
 Picture impedancePicture(const Sight& sight) {
     const job::CabinetResult* result = sight.shownResult();
-    Picture picture;
+    Picture picture = blank(sight, PlotKind::impedance);
     if (result == nullptr || result->impedance.empty()) {
         picture.empty = tr("no load yet");
         return picture;
@@ -144,7 +185,7 @@ Picture impedancePicture(const Sight& sight) {
     if (result->leastImpedance) {
         picture.mark = Mark{result->leastImpedance->frequency,
                             result->leastImpedance->ohms,
-                            words(report::impedanceText(*result->leastImpedance))};
+                            spoken(report::impedanceText(*result->leastImpedance))};
     }
     picture.foot = tr("at the amplifier's terminals");
     return picture;

@@ -61,4 +61,13 @@ QString LogTicks::getTickLabel(double tick,
     return kilo ? label + QStringLiteral("k") : label + unit_;
 }
 
+QString MillisecondTicks::getTickLabel(double tick,
+                                       const QLocale& locale,
+                                       QChar /*formatChar*/,
+                                       int /*precision*/) {
+    constexpr double thousand = 1000.0;
+    return locale.toString(std::round(tick * thousand * 1000.0) / 1000.0, 'g', 4) +
+           QStringLiteral("ms");
+}
+
 } // namespace yf::app

@@ -23,4 +23,11 @@ private:
     QString unit_;
 };
 
+/// Ticks of a time axis in seconds, labelled in milliseconds.
+class MillisecondTicks final : public QCPAxisTicker {
+protected:
+    QString
+    getTickLabel(double tick, const QLocale& locale, QChar formatChar, int precision) override;
+};
+
 } // namespace yf::app

@@ -5,10 +5,14 @@
 #include "app/plots/frequency_ticks.h"
 #include "app/plots/qcustomplot.h"
 #include "app/plots/readings.h"
+#include "app/widgets/elided_label.h"
 #include "core/text/number.h"
 
+#include <QContextMenuEvent>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLocale>
+#include <QMenu>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -23,51 +27,33 @@ namespace {
 constexpr double gapInCurve =
     std::numeric_limits<double>::quiet_NaN(); // the library leaves a gap there
 
-struct HouseScale {
-    double low;
-    double high;
-    double step; ///< 0: logarithmic
-    const char* unit;
-    int decimals;
-};
-
 constexpr const char* bandLayer = "band";
 constexpr const char* curvesLayer = "curves";
 constexpr const char* hairLayer = "hair";
 
-constexpr double lowestShown = 20.0;
-constexpr double highestShown = 20000.0;
+constexpr qsizetype mostPins = 4;
+constexpr qsizetype mostViews = 30;
 
-const HouseScale& houseScale(PlotKind kind) {
-    static constexpr HouseScale scales[] = {
-        {50.0, 100.0, 10.0, "dB", 1}, {-180.0, 180.0, 90.0, "°", 0}, {1.0, 100.0, 0.0, "Ω", 2}};
-    return scales[static_cast<std::size_t>(kind)];
+/// ① to ④.
+QString circled(qsizetype index) {
+    return QString(QChar(static_cast<char16_t>(0x2460 + index)));
 }
 
-QString figure(PlotKind kind, double value) {
-    const HouseScale& scale = houseScale(kind);
-    QString text = QString::fromStdString(text::printFixed(value, scale.decimals));
-    text.replace(u'-', QChar(0x2212));
-    const QString unit = QString::fromUtf8(scale.unit);
-    return kind == PlotKind::phase ? text + unit : text + QChar(0x202F) + unit;
-}
-
-QString frequencyText(double f) {
-    return QString::fromStdString(text::printEngineering(f, "Hz", 3));
-}
-
-/// Value at a frequency, linear over ln f between the drawn points: what the eye reads off.
-std::optional<double> valueAt(const Trace& trace, double f, PlotKind kind) {
-    const auto above = std::ranges::lower_bound(trace.frequencies, f);
-    if (above == trace.frequencies.end() || (above == trace.frequencies.begin() && *above != f)) {
+/// Value at a place, between the drawn points as the eye reads it off: linear over ln f, or over
+/// time.
+std::optional<double> valueAt(const Trace& trace, double at, PlotKind kind) {
+    const auto above = std::ranges::lower_bound(trace.frequencies, at);
+    if (above == trace.frequencies.end() || (above == trace.frequencies.begin() && *above != at)) {
         return std::nullopt;
     }
     const auto i = above - trace.frequencies.begin();
-    if (*above == f) {
+    if (*above == at) {
         return trace.values[i];
     }
-    const double share =
-        std::log(f / trace.frequencies[i - 1]) / std::log(*above / trace.frequencies[i - 1]);
+    const double before = trace.frequencies[i - 1];
+    const double share = acrossIsLogarithmic(kind)
+                             ? std::log(at / before) / std::log(*above / before)
+                             : (at - before) / (*above - before);
     double step = trace.values[i] - trace.values[i - 1];
     if (kind == PlotKind::phase) {
         step = std::remainder(step, 360.0);
@@ -89,48 +75,42 @@ void breakAtWraps(QVector<double>& f, QVector<double>& v) {
 } // namespace
 
 Plot::Plot(PlotKind kind, const QString& name, const QString& title, QWidget* parent)
-    : QWidget(parent), kind_(kind), title_(title) {
+    : QWidget(parent), kind_(kind), title_(title),
+      crosshair_(kind == PlotKind::impulse ? 0.0 : 1000.0) {
     setObjectName(name);
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(title);
+    setProperty("help", QStringLiteral("plots"));
     build();
     paintTokens();
-    toHouseScale();
+    setScale(houseScale());
 }
 
 Plot::~Plot() = default;
 
-void Plot::build() {
-    readings_ = new Readings(title_, this);
-    house_ = new QToolButton(this);
-    house_->setText(tr("House scale"));
-    house_->setObjectName(objectName() + QStringLiteral("_house"));
-    house_->setAccessibleName(tr("%1: back to the house scale").arg(title_));
-    house_->setFocusPolicy(Qt::TabFocus);
-    connect(house_, &QToolButton::clicked, this, &Plot::toHouseScale);
-
-    canvas_ = new QCustomPlot(this);
-    canvas_->setPlottingHint(QCP::phFastPolylines, true);
-    canvas_->setFocusPolicy(Qt::NoFocus);
+void Plot::buildAxes() {
+    canvas_->setLocale(QLocale());
     canvas_->setInteractions(QCP::iRangeDrag | QCP::iRangeZoom);
     canvas_->axisRect()->setRangeZoom(Qt::Horizontal);
-    canvas_->setMouseTracking(true);
-    canvas_->installEventFilter(this);
-    canvas_->setNoAntialiasingOnDrag(false);
-    canvas_->xAxis->setScaleType(QCPAxis::stLogarithmic);
-    canvas_->xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new LogTicks({})));
-    canvas_->xAxis->grid()->setSubGridVisible(true);
-    const HouseScale& scale = houseScale(kind_);
-    if (scale.step > 0.0) {
-        const QSharedPointer<QCPAxisTickerFixed> ticks(new QCPAxisTickerFixed);
-        ticks->setTickStep(scale.step);
-        ticks->setScaleStrategy(QCPAxisTickerFixed::ssMultiples);
-        canvas_->yAxis->setTicker(ticks);
-        canvas_->yAxis->setSubTicks(false);
+    if (acrossIsLogarithmic(kind_)) {
+        canvas_->xAxis->setScaleType(QCPAxis::stLogarithmic);
+        canvas_->xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new LogTicks({})));
+        canvas_->xAxis->grid()->setSubGridVisible(true);
     } else {
+        canvas_->xAxis->setTicker(QSharedPointer<QCPAxisTicker>(new MillisecondTicks));
+        canvas_->xAxis->setSubTicks(false);
+    }
+    if (upIsLogarithmic(kind_)) {
         canvas_->yAxis->setScaleType(QCPAxis::stLogarithmic);
         canvas_->yAxis->setTicker(QSharedPointer<QCPAxisTicker>(new LogTicks({})));
         canvas_->yAxis->grid()->setSubGridVisible(true);
+    } else {
+        const QSharedPointer<QCPAxisTickerFixed> ticks(new QCPAxisTickerFixed);
+        constexpr double steps[] = {10.0, 90.0, 1.0, 0.5};
+        ticks->setTickStep(steps[static_cast<std::size_t>(kind_)]);
+        ticks->setScaleStrategy(QCPAxisTickerFixed::ssMultiples);
+        canvas_->yAxis->setTicker(ticks);
+        canvas_->yAxis->setSubTicks(false);
     }
     // Plots that stand one above the other keep one left edge.
     canvas_->axisRect()->setAutoMargins(QCP::msTop | QCP::msBottom | QCP::msRight);
@@ -140,6 +120,25 @@ void Plot::build() {
         axis->setTicks(false);
         axis->setTickLabels(false);
     }
+    connect(canvas_->xAxis,
+            qOverload<const QCPRange&>(&QCPAxis::rangeChanged),
+            this,
+            [this](const QCPRange& range) {
+                const QCPRange bounded = acrossIsLogarithmic(kind_) ? range.bounded(1.0, 100000.0)
+                                                                    : range.bounded(-10.0, 100.0);
+                if (bounded != range) {
+                    canvas_->xAxis->setRange(bounded);
+                }
+                house_->setVisible(!atHouseScale());
+                updateFoot();
+            });
+    connect(canvas_->yAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this] {
+        house_->setVisible(!atHouseScale());
+        updateFoot();
+    });
+}
+
+void Plot::buildLayers() {
     // What moves under the hand has buffers of its own, so that axes and labels, which cost most,
     // are drawn again only when the scale changes.
     QString below = QStringLiteral("legend");
@@ -153,11 +152,22 @@ void Plot::build() {
     band_->setVisible(false);
     canvas_->setCurrentLayer(QLatin1String(hairLayer));
     hair_ = new QCPItemLine(canvas_);
-    for (QCPItemPosition* end : {hair_->start, hair_->end}) {
-        end->setTypeX(QCPItemPosition::ptPlotCoords);
-        end->setTypeY(QCPItemPosition::ptAxisRectRatio);
-        end->setAxes(canvas_->xAxis, canvas_->yAxis);
-        end->setAxisRect(canvas_->axisRect());
+    for (qsizetype i = 0; i < mostPins; ++i) {
+        pinLines_.push_back(new QCPItemLine(canvas_));
+        pinNames_.push_back(new QCPItemText(canvas_));
+        pinNames_.back()->setPositionAlignment(Qt::AlignTop | Qt::AlignHCenter);
+        pinNames_.back()->position->setTypeX(QCPItemPosition::ptPlotCoords);
+        pinNames_.back()->position->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        pinNames_.back()->position->setAxes(canvas_->xAxis, canvas_->yAxis);
+        pinNames_.back()->position->setAxisRect(canvas_->axisRect());
+    }
+    for (QCPItemLine* line : QVector<QCPItemLine*>{hair_} + pinLines_) {
+        for (QCPItemPosition* end : {line->start, line->end}) {
+            end->setTypeX(QCPItemPosition::ptPlotCoords);
+            end->setTypeY(QCPItemPosition::ptAxisRectRatio);
+            end->setAxes(canvas_->xAxis, canvas_->yAxis);
+            end->setAxisRect(canvas_->axisRect());
+        }
     }
     canvas_->setCurrentLayer(QLatin1String(curvesLayer));
     outside_ = canvas_->addGraph();
@@ -167,37 +177,44 @@ void Plot::build() {
     markPoint_->setSize(8);
     markText_ = new QCPItemText(canvas_);
     markText_->setPadding({3, 1, 3, 1});
-    emptyText_ = new QLabel(canvas_);
-    emptyText_->setObjectName(objectName() + QStringLiteral("_empty"));
-    emptyText_->setWordWrap(true);
-    emptyText_->setTextFormat(Qt::PlainText);
-    emptyText_->setAlignment(Qt::AlignCenter);
-    emptyText_->setAttribute(Qt::WA_TransparentForMouseEvents);
-    auto* over = new QVBoxLayout(canvas_);
-    over->setContentsMargins(56, 16, 32, 32);
-    over->addWidget(emptyText_);
-    // Dashes are as long in any scale and any size of the window.
-    connect(canvas_, &QCustomPlot::beforeReplot, this, &Plot::drawAll);
-    // A zoom may not leave what anybody could have measured.
-    connect(canvas_->xAxis,
-            qOverload<const QCPRange&>(&QCPAxis::rangeChanged),
-            this,
-            [this](const QCPRange& range) {
-                const QCPRange bounded = range.bounded(1.0, 100000.0);
-                if (bounded != range) {
-                    canvas_->xAxis->setRange(bounded);
-                }
-                house_->setVisible(!atHouseScale());
-            });
-    connect(canvas_->yAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this] {
-        house_->setVisible(!atHouseScale());
-    });
-    connect(canvas_, &QCustomPlot::mouseDoubleClick, this, &Plot::toHouseScale);
+    drawPins();
+}
 
-    foot_ = new QLabel(this);
+void Plot::build() {
+    readings_ = new Readings(title_, this);
+    connect(readings_, &Readings::toggled, this, &Plot::toggle);
+    connect(readings_, &Readings::isolated, this, &Plot::isolate);
+    house_ = new QToolButton(this);
+    house_->setText(tr("House scale"));
+    house_->setObjectName(objectName() + QStringLiteral("_house"));
+    house_->setAccessibleName(tr("%1: back to the house scale").arg(title_));
+    house_->setFocusPolicy(Qt::TabFocus);
+    connect(house_, &QToolButton::clicked, this, &Plot::toHouseScale);
+
+    canvas_ = new QCustomPlot(this);
+    canvas_->setPlottingHint(QCP::phFastPolylines, true);
+    canvas_->setFocusPolicy(Qt::NoFocus);
+    canvas_->setMouseTracking(true);
+    canvas_->installEventFilter(this);
+    canvas_->setNoAntialiasingOnDrag(false);
+    foot_ = new ElidedLabel(this);
+    foot_->setObjectName(objectName() + QStringLiteral("_foot"));
     QFont small = font();
     small.setPointSizeF(8.0);
     foot_->setFont(small);
+    buildAxes();
+    buildLayers();
+    emptyText_ = new QLabel(canvas_);
+    emptyText_->setObjectName(objectName() + QStringLiteral("_empty"));
+    emptyText_->setWordWrap(true);
+    emptyText_->setAlignment(Qt::AlignCenter);
+    emptyText_->setAttribute(Qt::WA_TransparentForMouseEvents);
+    auto* over = new QVBoxLayout(canvas_);
+    over->setContentsMargins(48, 8, 16, 24);
+    over->addWidget(emptyText_);
+    connect(canvas_, &QCustomPlot::mouseDoubleClick, this, &Plot::toHouseScale);
+    connect(canvas_, &QCustomPlot::mousePress, this, &Plot::rememberView);
+    connect(canvas_, &QCustomPlot::mouseWheel, this, &Plot::rememberView);
 
     auto* head = new QHBoxLayout;
     head->addWidget(readings_, 1);
@@ -232,6 +249,18 @@ void Plot::paintTokens() {
     band_->setBrush(t.corridor);
     band_->setPen(QPen(t.front, 1));
     hair_->setPen(QPen(t.quietInk, 1));
+    for (qsizetype i = 0; i < mostPins; ++i) {
+        pinLines_[i]->setPen(QPen(t.ink, 1, Qt::DashLine));
+        pinNames_[i]->setColor(t.ink);
+        pinNames_[i]->setFont(figureFont(9.0));
+        pinNames_[i]->setBrush(t.sheet);
+    }
+    for (qsizetype i = 0; i < shadeRects_.size(); ++i) {
+        shadeRects_[i]->setBrush(t.corridor);
+        shadeRects_[i]->setPen(Qt::NoPen);
+        shadeNames_[i]->setColor(t.ink);
+        shadeNames_[i]->setFont(figureFont(8.0));
+    }
     markPoint_->setPen(QPen(t.ink, 1.4));
     markPoint_->setBrush(t.front);
     markText_->setColor(t.ink);
@@ -248,21 +277,41 @@ void Plot::paintTokens() {
 }
 
 void Plot::display(const Picture& picture) {
+    const bool wasHouse = atHouseScale();
     picture_ = picture;
-    drawAll();
+    if (wasHouse && !atHouseScale()) {
+        setScale(houseScale()); // another one was sealed
+    }
     emptyText_->setVisible(picture_.traces.isEmpty());
     hair_->setVisible(!picture_.traces.isEmpty());
     if (emptyText_->text() != picture_.empty) {
         emptyText_->setText(picture_.empty);
     }
-    if (foot_->text() != picture_.foot) {
-        foot_->setText(picture_.foot);
-        foot_->setVisible(!picture_.foot.isEmpty());
-    }
+    house_->setVisible(!atHouseScale());
+    updateFoot();
+    redraw();
+}
+
+void Plot::redraw() {
+    drawAll();
     readAtCrosshair();
     describe();
     canvas_->layer(QLatin1String(bandLayer))->replot();
     canvas_->layer(QLatin1String(curvesLayer))->replot();
+}
+
+QString Plot::footText() const {
+    const QString scale =
+        atHouseScale() ? tr("sealed scale %1").arg(scaleText(houseScale())) : tr("free scale");
+    return picture_.foot.isEmpty() ? scale : scale + QStringLiteral(" · ") + picture_.foot;
+}
+
+void Plot::updateFoot() {
+    const QString text = picture_.traces.isEmpty() ? QString{} : footText();
+    if (foot_->text() != text) {
+        foot_->say(text);
+        foot_->setVisible(!text.isEmpty());
+    }
 }
 
 void Plot::drawAll() {
@@ -274,14 +323,104 @@ void Plot::drawAll() {
                 list->back()->setAdaptiveSampling(false);
             }
         }
-        drawTrace(picture_.traces[i], i);
+        if (isHidden(picture_.traces[i].id)) {
+            solid_[i]->data()->clear();
+            doubtful_[i]->data()->clear();
+        } else {
+            drawTrace(picture_.traces[i], i);
+        }
     }
     for (qsizetype i = picture_.traces.size(); i < solid_.size(); ++i) {
         solid_[i]->data()->clear();
         doubtful_[i]->data()->clear();
     }
     drawCorridor();
+    drawShades();
     drawMark();
+}
+
+void Plot::drawShades() {
+    while (shadeRects_.size() < picture_.shades.size()) {
+        canvas_->setCurrentLayer(QLatin1String(bandLayer));
+        shadeRects_.push_back(new QCPItemRect(canvas_));
+        shadeNames_.push_back(new QCPItemText(canvas_));
+        for (QCPItemPosition* at : {shadeRects_.back()->topLeft,
+                                    shadeRects_.back()->bottomRight,
+                                    shadeNames_.back()->position}) {
+            at->setTypeX(QCPItemPosition::ptPlotCoords);
+            at->setTypeY(QCPItemPosition::ptAxisRectRatio);
+            at->setAxes(canvas_->xAxis, canvas_->yAxis);
+            at->setAxisRect(canvas_->axisRect());
+        }
+        shadeNames_.back()->setPositionAlignment(Qt::AlignBottom | Qt::AlignLeft);
+        canvas_->setCurrentLayer(QLatin1String(curvesLayer));
+        paintTokens();
+    }
+    for (qsizetype i = 0; i < shadeRects_.size(); ++i) {
+        const bool used = i < picture_.shades.size();
+        shadeRects_[i]->setVisible(used);
+        shadeNames_[i]->setVisible(used);
+        if (used) {
+            const Shade& shade = picture_.shades[i];
+            shadeRects_[i]->topLeft->setCoords(shade.from, 0.0);
+            shadeRects_[i]->bottomRight->setCoords(shade.to, 1.0);
+            shadeNames_[i]->position->setCoords(shade.from, 0.98);
+            shadeNames_[i]->setText(shade.text);
+        }
+    }
+}
+
+void Plot::drawPins() {
+    for (qsizetype i = 0; i < mostPins; ++i) {
+        const bool used = i < pins_.size();
+        pinLines_[i]->setVisible(used);
+        pinNames_[i]->setVisible(used);
+        if (used) {
+            pinLines_[i]->start->setCoords(pins_[i], 0.0);
+            pinLines_[i]->end->setCoords(pins_[i], 1.0);
+            pinNames_[i]->position->setCoords(pins_[i], 0.01);
+            pinNames_[i]->setText(circled(i));
+        }
+    }
+}
+
+void Plot::pinReading() {
+    if (pins_.size() == mostPins) {
+        pins_.removeFirst();
+    }
+    pins_.push_back(crosshair_);
+    drawPins();
+    readAtCrosshair();
+    canvas_->layer(QLatin1String(hairLayer))->replot();
+}
+
+void Plot::clearPins() {
+    pins_.clear();
+    drawPins();
+    readAtCrosshair();
+    canvas_->layer(QLatin1String(hairLayer))->replot();
+}
+
+void Plot::toggle(const QString& trace) {
+    if (!hidden_.remove(trace)) {
+        hidden_.insert(trace);
+    }
+    redraw();
+}
+
+void Plot::isolate(const QString& trace) {
+    hidden_.clear();
+    for (const Trace& other : picture_.traces) {
+        if (other.id != trace) {
+            hidden_.insert(other.id);
+        }
+    }
+    redraw();
+}
+
+void Plot::showAll() {
+    hidden_.clear();
+    redraw();
 }
 
 void Plot::drawTrace(const Trace& trace, int index) {
@@ -337,7 +476,7 @@ void Plot::setLine(QCPGraph* graph,
 void Plot::drawCorridor() {
     band_->setVisible(picture_.corridor.has_value());
     const Trace* answer = trace(picture_.corridorTrace);
-    if (!picture_.corridor || answer == nullptr) {
+    if (!picture_.corridor || answer == nullptr || isHidden(answer->id)) {
         outside_->data()->clear();
         return;
     }
@@ -359,26 +498,28 @@ void Plot::drawCorridor() {
 void Plot::drawMark() {
     markPoint_->setVisible(picture_.mark.has_value());
     markText_->setVisible(picture_.mark.has_value());
+    const job::HouseScale& ends = builtInScale(kind_);
     if (!picture_.mark) {
         return;
     }
     const Mark& mark = *picture_.mark;
     markPoint_->position->setCoords(mark.frequency, mark.value);
     // Under the curve, since the mark is its lowest point; towards the middle of the picture.
-    const bool leftHalf = mark.frequency < std::sqrt(lowestShown * highestShown);
+    const bool leftHalf = mark.frequency < std::sqrt(ends.from * ends.to);
     markText_->setPositionAlignment(Qt::AlignTop | (leftHalf ? Qt::AlignLeft : Qt::AlignRight));
     markText_->position->setCoords(mark.frequency, mark.value * 0.82);
     markText_->setText(mark.text);
 }
 
-void Plot::setCrosshair(double frequency) {
-    crosshair_ = frequency;
+void Plot::setCrosshair(double at) {
+    crosshair_ = at;
     readAtCrosshair();
     canvas_->layer(QLatin1String(hairLayer))->replot();
 }
 
-void Plot::moveCrosshair(double frequency) {
-    setCrosshair(std::clamp(frequency, lowestShown / 2.0, highestShown * 2.0));
+void Plot::moveCrosshair(double at) {
+    const job::HouseScale& ends = builtInScale(kind_);
+    setCrosshair(acrossIsLogarithmic(kind_) ? std::clamp(at, ends.from / 2.0, ends.to * 2.0) : at);
     Q_EMIT crosshairMoved(crosshair_);
 }
 
@@ -391,11 +532,24 @@ void Plot::readAtCrosshair() {
             const auto value = valueAt(trace, crosshair_, kind_);
             entries.push_back({trace.id,
                                trace.label,
-                               value ? figure(kind_, *value) : QStringLiteral("–"),
-                               trace.stroke});
+                               value ? valueText(kind_, *value) : QStringLiteral("–"),
+                               trace.stroke,
+                               isHidden(trace.id)});
         }
     }
-    readings_->display(tr("at %1").arg(frequencyText(crosshair_)), entries);
+    QStringList pinned;
+    for (qsizetype i = 0; i < pins_.size(); ++i) {
+        QStringList values;
+        for (const Trace& trace : picture_.traces) {
+            const auto value = valueAt(trace, pins_[i], kind_);
+            if (trace.read && value && !isHidden(trace.id)) {
+                values << trace.label + u' ' + valueText(kind_, *value);
+            }
+        }
+        pinned << circled(i) + u' ' + placeText(kind_, pins_[i]) + QStringLiteral(":  ") +
+                      values.join(QStringLiteral(",  "));
+    }
+    readings_->display(tr("at %1").arg(placeText(kind_, crosshair_)), entries, pinned);
 }
 
 QString Plot::reading(const QString& trace) const {
@@ -407,38 +561,100 @@ const Trace* Plot::trace(const QString& id) const {
     return found == picture_.traces.end() ? nullptr : &*found;
 }
 
-bool Plot::atHouseScale() const {
-    const HouseScale& scale = houseScale(kind_);
+const job::HouseScale& Plot::houseScale() const {
+    return picture_.scale ? *picture_.scale : builtInScale(kind_);
+}
+
+job::HouseScale Plot::scale() const {
     const QCPRange x = canvas_->xAxis->range();
     const QCPRange y = canvas_->yAxis->range();
-    return x == QCPRange(lowestShown, highestShown) && y == QCPRange(scale.low, scale.high);
+    return {kind_, x.lower, x.upper, y.lower, y.upper};
+}
+
+bool Plot::atHouseScale() const {
+    return scale() == houseScale();
+}
+
+void Plot::setScale(const job::HouseScale& scale) {
+    canvas_->xAxis->setRange(scale.from, scale.to);
+    canvas_->yAxis->setRange(scale.low, scale.high);
+    canvas_->replot(QCustomPlot::rpQueuedReplot);
+}
+
+void Plot::rememberView() {
+    if (views_.isEmpty() || views_.back() != scale()) {
+        views_.push_back(scale());
+        if (views_.size() > mostViews) {
+            views_.removeFirst();
+        }
+    }
 }
 
 void Plot::toHouseScale() {
-    const HouseScale& scale = houseScale(kind_);
-    canvas_->xAxis->setRange(lowestShown, highestShown);
-    canvas_->yAxis->setRange(scale.low, scale.high);
+    rememberView();
+    setScale(houseScale());
     house_->setVisible(false);
+}
+
+void Plot::toViewBefore() {
+    while (!views_.isEmpty()) {
+        const job::HouseScale before = views_.takeLast();
+        if (before != scale()) {
+            setScale(before);
+            return;
+        }
+    }
+}
+
+void Plot::zoom(double factor) {
+    rememberView();
+    canvas_->xAxis->scaleRange(factor, crosshair_);
+    canvas_->replot(QCustomPlot::rpQueuedReplot);
+}
+
+void Plot::pan(double across, double up) {
+    rememberView();
+    const auto move = [](QCPAxis* axis, double share) {
+        const QCPRange range = axis->range();
+        if (axis->scaleType() == QCPAxis::stLogarithmic) {
+            const double factor = std::pow(range.upper / range.lower, share);
+            axis->setRange(range.lower * factor, range.upper * factor);
+        } else {
+            axis->moveRange(share * range.size());
+        }
+    };
+    move(canvas_->xAxis, across);
+    move(canvas_->yAxis, up);
     canvas_->replot(QCustomPlot::rpQueuedReplot);
 }
 
 void Plot::describe() {
     QStringList said;
     for (const Trace& trace : picture_.traces) {
-        if (const auto value = valueAt(trace, 1000.0, kind_); value && trace.read) {
-            said << tr("%1 %2 at 1 kHz").arg(trace.label, figure(kind_, *value));
+        if (!trace.read || trace.values.isEmpty() || isHidden(trace.id)) {
+            continue;
         }
+        // Where a curve begins and ends, and its ends up and down: what an eye takes in first.
+        const auto [low, high] = std::ranges::minmax_element(trace.values);
+        const auto at = [&](auto place) {
+            return tr("%1 at %2")
+                .arg(valueText(kind_, *place),
+                     placeText(kind_, trace.frequencies[place - trace.values.begin()]));
+        };
+        said << tr("%1 from %2 to %3, least %4, most %5")
+                    .arg(trace.label,
+                         placeText(kind_, trace.frequencies.front()),
+                         placeText(kind_, trace.frequencies.back()),
+                         at(low),
+                         at(high));
     }
     if (picture_.mark) {
         said << picture_.mark->text;
     }
-    const HouseScale& scale = houseScale(kind_);
-    setAccessibleDescription(said.isEmpty() ? picture_.empty
-                                            : tr("%1, house scale %2 to %3: %4.")
-                                                  .arg(title_,
-                                                       figure(kind_, scale.low),
-                                                       figure(kind_, scale.high),
-                                                       said.join(QStringLiteral(", "))));
+    setAccessibleDescription(said.isEmpty()
+                                 ? picture_.empty
+                                 : QStringLiteral("%1, %2: %3.")
+                                       .arg(title_, footText(), said.join(QStringLiteral("; "))));
 }
 
 void Plot::changeEvent(QEvent* event) {
@@ -450,21 +666,100 @@ void Plot::changeEvent(QEvent* event) {
 }
 
 void Plot::keyPressEvent(QKeyEvent* event) {
-    const double octaves =
-        event->modifiers().testFlag(Qt::ControlModifier) ? 1.0 / 3.0 : 1.0 / 48.0;
+    const Qt::KeyboardModifiers keys = event->modifiers();
+    constexpr double share = 0.1;
+    const bool right = event->key() == Qt::Key_Right;
+    const auto readable = [this](int index) {
+        for (const Trace& trace : picture_.traces) {
+            if (trace.read && index-- == 0) {
+                return trace.id;
+            }
+        }
+        return QString{};
+    };
     switch (event->key()) {
     case Qt::Key_Left:
-        moveCrosshair(crosshair_ * std::exp2(-octaves));
+    case Qt::Key_Right: {
+        if (keys.testFlag(Qt::ShiftModifier)) {
+            pan(right ? share : -share, 0.0);
+            return;
+        }
+        if (!acrossIsLogarithmic(kind_)) {
+            constexpr double step = 1e-4; // s
+            moveCrosshair(crosshair_ + (right ? step : -step));
+            return;
+        }
+        const double octaves = keys.testFlag(Qt::ControlModifier) ? 1.0 / 3.0 : 1.0 / 48.0;
+        moveCrosshair(crosshair_ * std::exp2(right ? octaves : -octaves));
         return;
-    case Qt::Key_Right:
-        moveCrosshair(crosshair_ * std::exp2(octaves));
+    }
+    case Qt::Key_Plus:
+    case Qt::Key_Equal:
+        zoom(0.8);
+        return;
+    case Qt::Key_Minus:
+        zoom(1.25);
+        return;
+    case Qt::Key_PageUp:
+        pan(0.0, share);
+        return;
+    case Qt::Key_PageDown:
+        pan(0.0, -share);
+        return;
+    case Qt::Key_Backspace:
+        toViewBefore();
         return;
     case Qt::Key_Home:
         toHouseScale();
         return;
+    case Qt::Key_P:
+        pinReading();
+        return;
+    case Qt::Key_Escape:
+        clearPins();
+        return;
+    case Qt::Key_0:
+        showAll();
+        return;
     default:
-        QWidget::keyPressEvent(event);
+        break;
     }
+    // With Shift a digit gives another letter on many keyboards, so its key is asked.
+    const int digit = static_cast<int>(event->nativeScanCode()) - 9;
+    const int index = event->key() >= Qt::Key_1 && event->key() <= Qt::Key_9
+                          ? event->key() - Qt::Key_1
+                      : keys.testFlag(Qt::ShiftModifier) && digit >= 1 && digit <= 9 ? digit - 1
+                                                                                     : -1;
+    if (const QString id = index < 0 ? QString{} : readable(index);
+        !id.isEmpty() && !keys.testFlag(Qt::ControlModifier)) {
+        keys.testFlag(Qt::ShiftModifier) ? isolate(id) : toggle(id);
+        return;
+    }
+    QWidget::keyPressEvent(event);
+}
+
+void Plot::contextMenuEvent(QContextMenuEvent* event) {
+    QMenu menu(this);
+    menu.addAction(tr("Copy"), this, &Plot::copy);
+    const auto save = [&](const QString& text, PictureFormat format) {
+        menu.addAction(text, this, [this, format] { Q_EMIT saveWanted(format); });
+    };
+    save(tr("Save as PNG …"), PictureFormat::png);
+    save(tr("Save as SVG …"), PictureFormat::svg);
+    save(tr("Save as PDF …"), PictureFormat::pdf);
+    save(tr("Save the figures as CSV …"), PictureFormat::csv);
+    menu.addSeparator();
+    menu.addAction(tr("House scale"), this, &Plot::toHouseScale);
+    menu.addAction(tr("Seal this scale as the house scale"), this, &Plot::sealWanted);
+    menu.addAction(tr("Pin a reading here"), this, &Plot::pinReading);
+    menu.addAction(tr("Take the pinned readings away"), this, &Plot::clearPins);
+    menu.addSeparator();
+    for (const Trace& trace : picture_.traces) {
+        QAction* action = menu.addAction(trace.label, this, [this, id = trace.id] { toggle(id); });
+        action->setCheckable(true);
+        action->setChecked(!isHidden(trace.id));
+    }
+    menu.exec(event->globalPos());
 }
 
 bool Plot::eventFilter(QObject* watched, QEvent* event) {

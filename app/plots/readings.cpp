@@ -2,6 +2,7 @@
 #include "app/plots/readings.h"
 
 #include <QFontMetrics>
+#include <QMouseEvent>
 #include <QPainter>
 
 #include <algorithm>
@@ -32,20 +33,55 @@ Readings::Readings(QString title, QWidget* parent) : QWidget(parent), title_(std
     setSizePolicy(policy);
 }
 
-void Readings::display(const QString& where, const QVector<Entry>& entries) {
-    const bool reshaped = entries.size() != entries_.size();
-    if (!reshaped && where == where_ &&
+void Readings::display(const QString& where,
+                       const QVector<Entry>& entries,
+                       const QStringList& pins) {
+    const bool reshaped = entries.size() != entries_.size() || pins.size() != pins_.size();
+    if (!reshaped && where == where_ && pins == pins_ &&
         std::ranges::equal(entries, entries_, [](const Entry& a, const Entry& b) {
-            return a.label == b.label && a.value == b.value && a.stroke.colour == b.stroke.colour;
+            return a.label == b.label && a.value == b.value && a.hidden == b.hidden &&
+                   a.stroke.colour == b.stroke.colour;
         })) {
         return;
     }
     where_ = where;
     entries_ = entries;
+    pins_ = pins;
     if (reshaped) {
         setFixedHeight(heightForWidth(width()));
     }
     update();
+}
+
+QPoint Readings::placeOf(const QString& id) const {
+    for (const Cell& cell : cells(width())) {
+        if (entries_[cell.entry].id == id) {
+            return cell.rect.center();
+        }
+    }
+    return {};
+}
+
+const Readings::Entry* Readings::entryAt(const QPoint& point) const {
+    for (const Cell& cell : cells(width())) {
+        if (cell.rect.contains(point)) {
+            return &entries_[cell.entry];
+        }
+    }
+    return nullptr;
+}
+
+void Readings::mousePressEvent(QMouseEvent* event) {
+    if (const Entry* entry = entryAt(event->position().toPoint());
+        entry != nullptr && event->button() == Qt::LeftButton) {
+        Q_EMIT toggled(entry->id);
+    }
+}
+
+void Readings::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (const Entry* entry = entryAt(event->position().toPoint())) {
+        Q_EMIT isolated(entry->id);
+    }
 }
 
 QString Readings::valueOf(const QString& id) const {
@@ -79,7 +115,7 @@ int Readings::rows(int width) const {
 }
 
 int Readings::heightForWidth(int width) const {
-    return rows(std::max(width, 1)) * rowHeight;
+    return (rows(std::max(width, 1)) + static_cast<int>(pins_.size())) * rowHeight;
 }
 
 QSize Readings::sizeHint() const {
@@ -94,27 +130,45 @@ void Readings::resizeEvent(QResizeEvent* /*event*/) {
 
 void Readings::paintEvent(QPaintEvent* /*event*/) {
     QPainter painter(this);
+    paintOn(painter, width());
+}
+
+void Readings::paintOn(QPainter& painter, int width) const {
+    const Theme& t = theme();
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setFont(titleFont(font()));
-    painter.setPen(theme().ink);
-    const int titleWidth = painter.fontMetrics().horizontalAdvance(title_);
+    painter.setPen(t.ink);
+    const int titleWidth = QFontMetrics(titleFont(font())).horizontalAdvance(title_);
     painter.drawText(QRect(0, 0, titleWidth + 2, rowHeight), Qt::AlignVCenter, title_);
     painter.setFont(figureFont(figurePoints));
-    painter.setPen(theme().quietInk);
-    painter.drawText(QRect(titleWidth + gap, 0, width(), rowHeight), Qt::AlignVCenter, where_);
-    for (const Cell& cell : cells(width())) {
+    painter.setPen(t.quietInk);
+    painter.drawText(QRect(titleWidth + gap, 0, width, rowHeight), Qt::AlignVCenter, where_);
+    for (const Cell& cell : cells(width)) {
         const Entry& entry = entries_[cell.entry];
         const int middle = cell.rect.center().y() + 1;
+        painter.setOpacity(entry.hidden ? 0.35 : 1.0);
         painter.setPen(entry.stroke.pen());
         painter.drawLine(QPointF(cell.rect.x(), middle),
                          QPointF(cell.rect.x() + sampleWidth, middle));
-        painter.setFont(font());
-        painter.setPen(theme().ink);
+        painter.setOpacity(1.0);
+        QFont name = font();
+        name.setStrikeOut(entry.hidden);
+        painter.setFont(name);
+        painter.setPen(entry.hidden ? t.quietInk : t.ink);
         QRect text = cell.rect.adjusted(sampleWidth + 6, 0, 0, 0);
         painter.drawText(text, Qt::AlignVCenter, entry.label);
-        text.setLeft(text.left() + painter.fontMetrics().horizontalAdvance(entry.label) + 6);
+        text.setLeft(text.left() + QFontMetrics(font()).horizontalAdvance(entry.label) + 6);
         painter.setFont(figureFont(figurePoints));
         painter.drawText(text.adjusted(0, 0, gap, 0), Qt::AlignVCenter, entry.value);
+    }
+    painter.setFont(figureFont(figurePoints));
+    painter.setPen(t.ink);
+    int y = rows(width) * rowHeight;
+    for (const QString& pin : pins_) {
+        painter.drawText(QRect(0, y, width, rowHeight),
+                         Qt::AlignVCenter,
+                         QFontMetrics(painter.font()).elidedText(pin, Qt::ElideRight, width));
+        y += rowHeight;
     }
 }
 

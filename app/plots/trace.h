@@ -2,6 +2,7 @@
 #pragma once
 
 #include "app/theme/theme.h"
+#include "core/job/job.h"
 
 #include <QString>
 #include <QVector>
@@ -36,14 +37,24 @@ struct Mark {
     QString text;
 };
 
+/// A stretch of the axis that is shaded, with a word at its foot: what a gate lets through, where
+/// a part acts.
+struct Shade {
+    double from{};
+    double to{};
+    QString text;
+};
+
 /// All that one plot shows.
 struct Picture {
     QVector<Trace> traces; ///< drawn in this order
     std::optional<Corridor> corridor;
     QString corridorTrace; ///< the trace that should run in the corridor: thicker outside it
     std::optional<Mark> mark;
-    QString empty; ///< said in the middle when there is nothing to draw
-    QString foot;  ///< scale, drive, distance: how the picture was made
+    QVector<Shade> shades;
+    std::optional<job::HouseScale> scale; ///< sealed in the job; absent: the built-in one
+    QString empty;                        ///< said in the middle when there is nothing to draw
+    QString foot; ///< how the curves were made: gate, smoothing, drive, distance, date
 };
 
 } // namespace yf::app

@@ -77,6 +77,52 @@ Theme graphite() {
     return t;
 }
 
+Theme paper() {
+    Theme t = linen();
+    t.ground = colour("#FFFFFF");
+    t.sheet = colour("#FFFFFF");
+    t.ink = colour("#000000");
+    t.quietInk = colour("#303030");
+    t.rule = colour("#8C8C8C");
+    t.outline = colour("#404040");
+    t.front = colour("#FFC400");
+    t.corridor = veil("#FFC400", 0.35);
+    t.good = colour("#00552F");
+    t.mind = colour("#6B4000");
+    t.stop = colour("#8E0B04");
+    t.ways = {Stroke{colour("#1F6E9E"), longDash, 2.2},
+              Stroke{colour("#004E8A"), {}, 2.2},
+              Stroke{colour("#006B4A"), dash, 2.2},
+              Stroke{colour("#A34300"), dashDot, 2.2},
+              Stroke{colour("#8C2F68"), dot, 2.2}};
+    t.sum = {t.ink, {}, 3.0};
+    t.ghost = {colour("#5A5A5A"), {2.0, 3.0}, 1.6};
+    return t;
+}
+
+Theme night() {
+    Theme t = graphite();
+    t.ground = colour("#000000");
+    t.sheet = colour("#000000");
+    t.ink = colour("#FFFFFF");
+    t.quietInk = colour("#D8D8D8");
+    t.rule = colour("#7A7A7A");
+    t.outline = colour("#C0C0C0");
+    t.front = colour("#FFD23F");
+    t.corridor = veil("#FFD23F", 0.30);
+    t.good = colour("#7FE0B0");
+    t.mind = colour("#FFC766");
+    t.stop = colour("#FFA79E");
+    t.ways = {Stroke{colour("#9AD6F7"), longDash, 2.2},
+              Stroke{colour("#7CC0F2"), {}, 2.2},
+              Stroke{colour("#5EE0B4"), dash, 2.2},
+              Stroke{colour("#FFA468"), dashDot, 2.2},
+              Stroke{colour("#F0B6D8"), dot, 2.2}};
+    t.sum = {t.ink, {}, 3.0};
+    t.ghost = {colour("#B0B0B0"), {2.0, 3.0}, 1.6};
+    return t;
+}
+
 QPalette palette(const Theme& t) {
     QPalette p;
     p.setColor(QPalette::Window, t.ground);
@@ -132,7 +178,23 @@ QString styleSheet(const Theme& t) {
                "QMenu::item:disabled{color:%5}"
                "QMenuBar{background:%4;color:%3}"
                "QMenuBar::item:selected{background:%6;color:#1F2328}"
-               "QScrollArea{border:0}")
+               "QScrollArea{border:0}"
+               "QListWidget,QTextBrowser,QTableWidget{border:1px solid %1;border-radius:4px;"
+               "background:%2;color:%3}"
+               "QListWidget:focus,QTextBrowser:focus,QTableWidget:focus{border:2px solid %3}"
+               "QListWidget::item:selected{background:%6;color:#1F2328}"
+               "QWidget[card=\"true\"]{background:%2;border:1px solid %1;border-radius:6px}"
+               "QWidget[card=\"true\"] QLabel{border:0;background:transparent}"
+               "QToolButton[link=\"true\"]{border:1px solid transparent;background:transparent;"
+               "text-decoration:underline;padding:0 5px}"
+               "QToolButton[link=\"true\"]:hover{border-color:%1}"
+               "QToolButton[link=\"true\"]:focus{border:2px solid %3;padding:0 4px}"
+               "QToolButton[main=\"true\"]{background:%6;color:#1F2328}"
+               "QToolButton[chip=\"true\"]{border-radius:13px;padding:0 8px}"
+               "QToolButton[chip=\"true\"]:checked{background:%6;color:#1F2328}"
+               "QToolButton::menu-indicator{image:url(:/marks/down.png);width:9px;height:6px;"
+               "subcontrol-position:right center;right:6px}"
+               "QToolButton[popupMode=\"2\"]{padding-right:20px}")
         .arg(t.outline.name(),
              t.sheet.name(),
              t.ink.name(),
@@ -161,9 +223,16 @@ QPen Stroke::pen() const {
 }
 
 const Theme& themeOf(ThemeName name) {
-    static const Theme light = linen();
-    static const Theme dark = graphite();
-    return name == ThemeName::linen ? light : dark;
+    static const std::array themes{linen(), graphite(), paper(), night()};
+    return themes.at(static_cast<std::size_t>(name));
+}
+
+QString idOf(ThemeName name) {
+    static const std::array ids{QStringLiteral("linen"),
+                                QStringLiteral("graphite"),
+                                QStringLiteral("paper"),
+                                QStringLiteral("night")};
+    return ids.at(static_cast<std::size_t>(name));
 }
 
 ThemeName themeName() {

@@ -12,7 +12,14 @@ class QApplication;
 
 namespace yf::app {
 
-enum class ThemeName { linen, graphite };
+/// Two for every day, light and dark, and two of high contrast.
+enum class ThemeName { linen, graphite, paper, night };
+
+inline constexpr std::array themeNames{
+    ThemeName::linen, ThemeName::graphite, ThemeName::paper, ThemeName::night};
+
+/// "linen", "graphite" …: in settings and on the command line.
+[[nodiscard]] QString idOf(ThemeName name);
 
 /// How a curve is drawn: its colour and its pattern, so that colour is never the only sign.
 /// An empty pattern is a solid line; lengths are in pen widths.
@@ -24,8 +31,8 @@ struct Stroke {
     [[nodiscard]] QPen pen() const;
 };
 
-/// One set of tokens; both themes give each of them a value. Contrast after WCAG 2.1: text 4.5:1,
-/// lines and marks 3:1 against ground and sheet.
+/// One set of tokens; each theme gives each of them a value. Contrast after WCAG 2.1: text 4.5:1,
+/// lines and marks 3:1 against ground and sheet; 7:1 and 4.5:1 in the two of high contrast.
 struct Theme {
     QColor ground;
     QColor sheet;

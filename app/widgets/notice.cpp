@@ -34,6 +34,15 @@ Notice::Notice(QWidget* parent) : QWidget(parent) {
     text_->setTextFormat(Qt::PlainText);
     text_->setWordWrap(true);
     text_->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    action_ = new QToolButton(this);
+    action_->setObjectName(QStringLiteral("notice_action"));
+    action_->setProperty("main", true);
+    action_->setVisible(false);
+    connect(action_, &QToolButton::clicked, this, [this] {
+        if (const auto act = act_) {
+            act();
+        }
+    });
     auto* close = new QToolButton(this);
     close->setText(tr("Close"));
     close->setObjectName(QStringLiteral("notice_close"));
@@ -42,6 +51,7 @@ Notice::Notice(QWidget* parent) : QWidget(parent) {
     row->setContentsMargins(12, 3, 8, 3);
     row->addWidget(mark_);
     row->addWidget(text_, 1);
+    row->addWidget(action_);
     row->addWidget(close);
 }
 
@@ -51,8 +61,20 @@ void Notice::tell(Gravity gravity, const QString& text) {
     mark_->setPalette(p);
     mark_->setText(markOf(gravity));
     text_->setText(text);
+    action_->setVisible(false);
+    act_ = {};
     setAccessibleName(text);
     setVisible(true);
+}
+
+void Notice::offer(Gravity gravity,
+                   const QString& text,
+                   const QString& action,
+                   std::function<void()> act) {
+    tell(gravity, text);
+    act_ = std::move(act);
+    action_->setText(action);
+    action_->setVisible(true);
 }
 
 void Notice::clear() {

@@ -3,7 +3,10 @@
 
 #include <QWidget>
 
+#include <functional>
+
 class QLabel;
+class QToolButton;
 
 namespace yf::app {
 
@@ -18,6 +21,10 @@ public:
     explicit Notice(QWidget* parent = nullptr);
 
     void tell(Gravity gravity, const QString& text);
+
+    /// With something that can be done about it, as a button.
+    void
+    offer(Gravity gravity, const QString& text, const QString& action, std::function<void()> act);
     void clear();
 
     /// With its mark, empty when nothing is shown.
@@ -26,6 +33,8 @@ public:
 private:
     QLabel* mark_{};
     QLabel* text_{};
+    QToolButton* action_{};
+    std::function<void()> act_;
 };
 
 } // namespace yf::app

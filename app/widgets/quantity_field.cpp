@@ -2,52 +2,115 @@
 #include "app/widgets/quantity_field.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/words.h"
 #include "core/text/sentence.h"
+
+#include <QLocale>
 
 namespace yf::app {
 
+namespace {
+
+constexpr double inch = 0.0254;
+
+} // namespace
+
 QuantityField::QuantityField(const quantity::Quantity& quantity, text::Unit unit, QWidget* parent)
     : QLineEdit(parent), quantity_(quantity), unit_(unit) {
-    const auto words = [](std::string_view word) {
-        return QString::fromUtf8(word.data(), static_cast<qsizetype>(word.size()));
-    };
     setObjectName(words(quantity.key));
-    setAccessibleName(words(quantity.help));
+    setAccessibleName(spoken(quantity.help));
     setToolTip(tr("%1, %2 to %3 %4")
-                   .arg(words(quantity.help))
-                   .arg(quantity.lowest)
-                   .arg(quantity.highest)
-                   .arg(words(quantity.display)));
+                   .arg(spoken(quantity.help),
+                        QLocale().toString(quantity.lowest, 'g', 6),
+                        QLocale().toString(quantity.highest, 'g', 6),
+                        words(quantity.display)));
     setFont(figureFont(10.0));
     connect(this, &QLineEdit::editingFinished, this, &QuantityField::read);
     connect(this, &QLineEdit::textEdited, this, [this] { say({}); });
 }
 
-void QuantityField::setValue(double value) {
+void QuantityField::setMayBeEmpty(bool may) {
+    mayBeEmpty_ = may;
+    setPlaceholderText(may ? tr("not given") : QString{});
+}
+
+void QuantityField::setLengths(Lengths lengths) {
+    if (lengths != lengths_) {
+        lengths_ = lengths;
+        setValue(value_);
+    }
+}
+
+double QuantityField::bareUnit() const {
+    constexpr double millimetre = 1e-3;
+    return lengths_ == Lengths::none   ? quantity_.unit
+           : lengths_ == Lengths::inch ? inch
+                                       : millimetre;
+}
+
+QString QuantityField::shown(double value) const {
+    const bool inches = lengths_ == Lengths::inch;
+    const std::string text =
+        inches ? text::printFixed(value / inch, 2) + "″"
+        : lengths_ == Lengths::metric
+            ? text::printSignificant(value / bareUnit(), 5) + std::string(text::thinSpace) + "mm"
+            : text::printEngineering(value, quantity_.display);
+    return figures(text);
+}
+
+void QuantityField::setValue(std::optional<double> value) {
     value_ = value;
-    setText(QString::fromStdString(text::printEngineering(value, quantity_.display)));
+    setText(value ? shown(*value) : QString{});
+    setModified(false);
     say({});
 }
 
+void QuantityField::offer(std::optional<double> value) {
+    const bool typing = hasFocus() && isModified();
+    if (!typing && (value != value_ || !problem_.isEmpty() || text().isEmpty())) {
+        setValue(value);
+    }
+}
+
 void QuantityField::read() {
-    const auto typed = text::parseQuantity(text().toStdString(), unit_, quantity_.unit);
+    if (mayBeEmpty_ && text().trimmed().isEmpty()) {
+        const bool changed = value_.has_value();
+        setValue(std::nullopt);
+        if (changed) {
+            Q_EMIT valueChanged(0.0);
+        }
+        return;
+    }
+    if (!isModified()) {
+        return;
+    }
+    std::string written = text().toStdString();
+    // U+2033, as shown; and the typographic minus.
+    for (const auto& [from, to] : {std::pair{std::string("″"), std::string("\"")},
+                                   std::pair{std::string("−"), std::string("-")}}) {
+        if (const auto at = written.find(from); at != std::string::npos) {
+            written.replace(at, from.size(), to);
+        }
+    }
+    const auto typed = text::parseQuantity(written, unit_, bareUnit());
     if (!typed) {
-        say(QString::fromStdString(
-            text::sentence(Error{"", typed.error().given, typed.error().allowed})));
+        say(spoken(text::sentence(Error{"", typed.error().given, typed.error().allowed})));
         return;
     }
     const double key = *typed / quantity_.unit;
     if (!(key >= quantity_.lowest && key <= quantity_.highest)) {
         say(tr("%1 given, must be %2 to %3")
-                .arg(text())
-                .arg(quantity_.lowest)
-                .arg(quantity_.highest));
+                .arg(text(),
+                     lengths_ == Lengths::none ? QLocale().toString(quantity_.lowest, 'g', 6)
+                                               : shown(quantity_.lowest),
+                     lengths_ == Lengths::none ? QLocale().toString(quantity_.highest, 'g', 6)
+                                               : shown(quantity_.highest)));
         return;
     }
     const bool changed = *typed != value_;
     setValue(*typed);
     if (changed) {
-        Q_EMIT valueChanged(value_);
+        Q_EMIT valueChanged(*value_);
     }
 }
 

@@ -6,7 +6,12 @@
 
 #include <QLineEdit>
 
+#include <optional>
+
 namespace yf::app {
+
+/// How lengths are shown and what a bare number means: millimetres or inches.
+enum class Lengths { none, metric, inch };
 
 /// A field for one quantity that takes what people write ("2k5", "2,5 kHz"). What is not
 /// understood or out of range turns the field's edge red and is said in words by `problem`; the
@@ -17,11 +22,21 @@ class QuantityField final : public QLineEdit {
 public:
     QuantityField(const quantity::Quantity& quantity, text::Unit unit, QWidget* parent = nullptr);
 
-    /// SI.
-    [[nodiscard]] double value() const { return value_; }
+    /// SI. A field that may be empty and is gives 0.
+    [[nodiscard]] double value() const { return value_.value_or(0.0); }
+
+    [[nodiscard]] std::optional<double> optionalValue() const { return value_; }
+
+    /// Nothing written is then an answer too.
+    void setMayBeEmpty(bool may);
+
+    void setLengths(Lengths lengths);
 
     /// Shows a value; says nothing about it.
-    void setValue(double value);
+    void setValue(std::optional<double> value);
+
+    /// The same, unless a hand is typing here.
+    void offer(std::optional<double> value);
 
     /// What is wrong with what stands in the field, empty if nothing.
     [[nodiscard]] const QString& problem() const { return problem_; }
@@ -33,10 +48,14 @@ Q_SIGNALS:
 private:
     void read();
     void say(const QString& problem);
+    [[nodiscard]] QString shown(double value) const;
+    [[nodiscard]] double bareUnit() const;
 
     quantity::Quantity quantity_;
     text::Unit unit_;
-    double value_{};
+    Lengths lengths_{};
+    bool mayBeEmpty_{};
+    std::optional<double> value_;
     QString problem_;
 };
 

@@ -8,9 +8,18 @@
 
 namespace yf::app {
 
-/// The core speaks UTF-8 in std::string, the window QString.
+/// The core speaks UTF-8 in std::string, the window QString. Names and what people wrote.
 [[nodiscard]] inline QString words(std::string_view utf8) {
     return QString::fromUtf8(utf8.data(), static_cast<qsizetype>(utf8.size()));
 }
+
+/// A text of figures from the core ("3.31 Ω at 2.1 kHz") with the decimal sign of the user's
+/// locale. Files and the command line keep the point.
+[[nodiscard]] QString figures(std::string_view utf8);
+
+/// A sentence of the core in the window's language, its figures with the locale's decimal sign.
+/// The core's sentences are looked up by their English form; one that has no translation stays
+/// English.
+[[nodiscard]] QString spoken(std::string_view utf8);
 
 } // namespace yf::app

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/evaluate.h"
 
+#include "core/job/facts.h"
 #include "core/network/solve.h"
 
 #include <algorithm>
@@ -137,6 +138,11 @@ AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
     if (const Axis audible = network::audibleAxis(s.common); audible.front() < audible.back()) {
         auto onAudible = assembled.impedances(audible);
         YF_EXPECT(onAudible.ok()); // within what every curve covers
+        for (const network::Load& load : onAudible->drivers) {
+            assembled.without.emplace(load.driver,
+                                      std::make_shared<const network::PreparedLoads>(
+                                          network::withoutDriver(*onAudible, load.driver)));
+        }
         assembled.audible = std::make_shared<const network::PreparedLoads>(std::move(*onAudible));
     }
     assembled.loads = std::make_shared<const network::PreparedLoads>(std::move(loads));
@@ -255,8 +261,17 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
     if (assembled.audible) {
         const auto least =
             network::leastImpedance(cabinet.circuit, assembled.impedances, *assembled.audible);
-        YF_EXPECT(least.ok());
+        const auto stress =
+            network::leastEpdr(cabinet.circuit, assembled.impedances, *assembled.audible);
+        YF_EXPECT(least.ok() && stress.ok());
         result.leastImpedance = *least;
+        result.leastEpdr = *stress;
+        for (const auto& [driver, loads] : assembled.without) {
+            const auto unloaded = network::leastImpedanceWithout(
+                cabinet.circuit, assembled.impedances, *loads, driver);
+            YF_EXPECT(unloaded.ok());
+            result.unloaded.emplace(driver, unloaded->ohms);
+        }
     }
     if (assembled.hasResponses) {
         sumUp(cabinet, assembled, *solution, result);
@@ -270,6 +285,14 @@ Assembly assemble(const Job& job) {
     Assembly assembly;
     for (const Cabinet& cabinet : job.cabinets) {
         assembly.cabinets.push_back(assembleCabinet(job, cabinet));
+    }
+    for (const Driver& driver : job.drivers) {
+        const Take* take = takeInUse(job, driver, TakeKind::impedance);
+        if (take != nullptr && take->curve->phase() != curve::Phase::none) {
+            assembly.readings.emplace(driver.id,
+                                      DriverReading{network::dcResistance(*take->curve),
+                                                    driver::resonance(*take->curve)});
+        }
     }
     return assembly;
 }
@@ -315,12 +338,18 @@ const CabinetResult* Evaluation::find(const std::string& cabinet) const {
     return found == cabinets.end() ? nullptr : &*found;
 }
 
-Evaluation evaluate(const Job& job, const Assembly& assembly) {
+Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* earlier) {
     YF_EXPECT(assembly.cabinets.size() == job.cabinets.size());
     Evaluation evaluation;
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
-        evaluation.cabinets.push_back(evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
+        const bool same = earlier != nullptr && i < earlier->job.cabinets.size() &&
+                          earlier->job.cabinets[i] == job.cabinets[i];
+        evaluation.cabinets.push_back(same
+                                          ? earlier->evaluation.cabinets[i]
+                                          : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
     }
+    evaluation.facts = facts(job, assembly, evaluation);
+    evaluation.judgement = speaker::judge(evaluation.facts, limitsOf(job));
     return evaluation;
 }
 

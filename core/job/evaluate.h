@@ -2,8 +2,10 @@
 #pragma once
 
 #include "core/curve/interpolate.h"
+#include "core/driver/resonance.h"
 #include "core/job/job.h"
 #include "core/network/load.h"
+#include "core/speaker/findings.h"
 
 #include <map>
 
@@ -20,11 +22,20 @@ struct AssembledCabinet {
     std::vector<std::string> missing; ///< sentences: what is not there yet and what it costs
     bool hasImpedances{};
     bool hasResponses{};
+    /// The audible loads with one driver taken off, by its id.
+    std::map<std::string, std::shared_ptr<const network::PreparedLoads>> without;
     std::map<std::string, curve::Range> trusted; ///< of each driver's response
+};
+
+/// What a driver's impedance says by itself.
+struct DriverReading {
+    double Re{}; ///< Ω
+    std::optional<driver::Resonance> resonance;
 };
 
 struct Assembly {
     std::vector<AssembledCabinet> cabinets;
+    std::map<std::string, DriverReading> readings; ///< by driver; none without impedance
 };
 
 [[nodiscard]] Assembly assemble(const Job& job);
@@ -65,7 +76,9 @@ struct CabinetResult {
     std::vector<curve::Complex> sum;       ///< empty without responses
     std::vector<bool> trusted;             ///< of the sum, one for each point
     std::optional<network::Lowest> leastImpedance;
-    std::optional<double> sensitivity; ///< dB, 2.83 V, 200 Hz to 4 kHz, energy mean over ln f
+    std::optional<network::Lowest> leastEpdr;
+    std::map<std::string, double> unloaded; ///< Ω, least |Z| with that driver taken off
+    std::optional<double> sensitivity;      ///< dB, 2.83 V, 200 Hz to 4 kHz, energy mean over ln f
     std::optional<CorridorResult> corridor;
     std::size_t parts{};
     std::size_t pricedParts{};
@@ -76,13 +89,23 @@ struct CabinetResult {
 struct Evaluation {
     std::uint64_t revision{};
     std::vector<CabinetResult> cabinets;
+    std::vector<speaker::Scope> facts;
+    speaker::Judgement judgement;
 
     [[nodiscard]] const CabinetResult* find(const std::string& cabinet) const;
 };
 
+/// An evaluation made earlier with the same assembly: what is said of a cabinet that has not
+/// changed since is taken from it.
+struct Earlier {
+    const Job& job;
+    const Evaluation& evaluation;
+};
+
 /// One pure function from a job to all that is said about it.
 /// `assembly` must be that of this job or of one with the same measurements.
-[[nodiscard]] Evaluation evaluate(const Job& job, const Assembly& assembly);
+[[nodiscard]] Evaluation
+evaluate(const Job& job, const Assembly& assembly, const Earlier* earlier = nullptr);
 
 [[nodiscard]] Evaluation evaluate(const Job& job);
 

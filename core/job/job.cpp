@@ -5,6 +5,7 @@
 #include <array>
 #include <bit>
 #include <cstdint>
+#include <tuple>
 
 namespace yf::job {
 
@@ -31,10 +32,33 @@ std::optional<Error> idsOnce(const std::vector<T>& list, const std::string& path
 } // namespace
 
 bool Take::operator==(const Take& other) const {
+    const auto rest = [](const Take& t) {
+        return std::tie(t.id,
+                        t.kind,
+                        t.name,
+                        t.understood,
+                        t.date,
+                        t.note,
+                        t.curveKey,
+                        t.distance,
+                        t.drive,
+                        t.gate,
+                        t.smoothing);
+    };
     const bool sameCurve = curve == other.curve || (curve && other.curve && *curve == *other.curve);
-    return sameCurve && id == other.id && kind == other.kind && name == other.name &&
-           understood == other.understood && date == other.date && note == other.note &&
-           curveKey == other.curveKey && distance == other.distance && drive == other.drive;
+    return sameCurve && rest(*this) == rest(other);
+}
+
+std::optional<Error> check(const HouseScale& scale) {
+    const bool logarithmic = scale.kind != ScaleKind::impulse;
+    if (!(scale.from < scale.to) || (logarithmic && !(scale.from > 0.0))) {
+        return Error{"from", text::printNumber(scale.from) + " given", "must be above 0, below to"};
+    }
+    const bool logarithmicUp = scale.kind == ScaleKind::impedance;
+    if (!(scale.low < scale.high) || (logarithmicUp && !(scale.low > 0.0))) {
+        return Error{"low", text::printNumber(scale.low) + " given", "must be below high"};
+    }
+    return std::nullopt;
 }
 
 std::optional<Error> check(const Target& target) {

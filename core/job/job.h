@@ -34,6 +34,8 @@ struct Take {
     std::string curveKey;
     double distance{1.0}; ///< m
     double drive{quantity::referenceVoltage};
+    std::optional<double> gate; ///< s; absent: none, or not known
+    int smoothing{};            ///< of the data, 1/n octave; 0: none
     std::shared_ptr<const curve::Curve> curve;
 
     static void fields(auto& self, auto&& field) {
@@ -47,8 +49,11 @@ struct Take {
         field(self.curveKey, q::Word{"curve", "digest of the curve"});
         field(self.distance, q::distance.orElse(1.0));
         field(self.drive, q::voltage.as("drive_v", "drive, rms").orElse(q::referenceVoltage));
+        field(self.gate, q::gate);
+        field(self.smoothing, q::smoothing.orElse(0));
     }
 
+    /// The same take of the same content; curves are compared, not their places in memory.
     bool operator==(const Take& other) const;
 };
 
@@ -57,8 +62,9 @@ struct Driver {
     std::string name;
     Band band{};
     Condition condition{};
-    double diameter{0.1};     ///< m, outer
-    std::string responseTake; ///< the take in use; empty: none yet
+    double diameter{0.1};          ///< m, outer
+    std::optional<double> nominal; ///< Ω, as printed on it
+    std::string responseTake;      ///< the take in use; empty: none yet
     std::string impedanceTake;
 
     static void fields(auto& self, auto&& field) {
@@ -71,6 +77,7 @@ struct Driver {
               q::Choice<4>{
                   "condition", {"not-checked", "sound", "suspect", "dead"}, "condition found", 0});
         field(self.diameter, q::diameter);
+        field(self.nominal, q::nominal);
         field(self.responseTake, q::Word{"response_take", "response in use", ""});
         field(self.impedanceTake, q::Word{"impedance_take", "impedance in use", ""});
     }
@@ -118,8 +125,12 @@ struct Target {
 struct Cabinet {
     std::string id;
     std::string name;
-    double width{0.2};   ///< m
-    double height{0.35}; ///< m
+    double width{0.2};             ///< m
+    double height{0.35};           ///< m
+    std::optional<double> depth;   ///< m
+    std::optional<double> nominal; ///< Ω, as printed on the cabinet
+    std::string twin;              ///< id of the other of a pair
+    bool mirrored{};               ///< its mounts are those of the twin with x turned over
     std::vector<Mount> mounts;
     network::Circuit circuit;
     Target target;
@@ -130,6 +141,10 @@ struct Cabinet {
         field(self.name, q::Word{"name", "what people call it"});
         field(self.width, q::width);
         field(self.height, q::height);
+        field(self.depth, q::depth);
+        field(self.nominal, q::nominal);
+        field(self.twin, q::Word{"twin", "the other of a pair", ""});
+        field(self.mirrored, q::Flag{"mirrored", "a mirror image of its twin", false});
         field(self.mounts, q::Group{"mounts", "places of the drivers"});
         field(self.circuit, q::Group{"network", "its crossover network"});
         field(self.target, q::Group{"target", "what is wanted of the sum"});
@@ -138,26 +153,99 @@ struct Cabinet {
     bool operator==(const Cabinet&) const = default;
 };
 
+/// The scale that every plot of one kind keeps: what a comparison and every picture that leaves
+/// the application uses.
+enum class ScaleKind { level, phase, impedance, impulse };
+
+struct HouseScale {
+    ScaleKind kind{};
+    double from{}; ///< Hz, or s for an impulse
+    double to{};
+    double low{}; ///< dB, degrees, ohms, or share of the peak
+    double high{};
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.kind,
+              q::Choice<4>{"kind", {"level", "phase", "impedance", "impulse"}, "which plots"});
+        field(self.from, q::scaleEnd.as("from", "left end"));
+        field(self.to, q::scaleEnd.as("to", "right end"));
+        field(self.low, q::scaleEnd.as("low", "lower end"));
+        field(self.high, q::scaleEnd.as("high", "upper end"));
+    }
+
+    bool operator==(const HouseScale&) const = default;
+};
+
+[[nodiscard]] std::optional<Error> check(const HouseScale& scale);
+
+/// A rule's limit that a person moved from its default.
+struct RuleLimit {
+    std::string rule;
+    double limit{};
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.rule, q::Word{"rule", "id of the rule"});
+        field(self.limit, q::scaleEnd.as("limit", "limit in place of the default"));
+    }
+
+    bool operator==(const RuleLimit&) const = default;
+};
+
+/// A finding set aside on purpose, with the reason that was asked for. What it is about is named
+/// as in the finding's subject.
+struct Dismissal {
+    std::string rule;
+    std::string cabinet;
+    std::string driver;
+    std::string other;
+    std::string part;
+    std::string take;
+    std::string note;
+    std::string date;
+
+    static void fields(auto& self, auto&& field) {
+        using q = yf::quantity::Word;
+        field(self.rule, q{"rule", "id of the rule"});
+        field(self.cabinet, q{"cabinet", "about which cabinet", ""});
+        field(self.driver, q{"driver", "about which driver", ""});
+        field(self.other, q{"other", "and which other one", ""});
+        field(self.part, q{"part", "about which part", ""});
+        field(self.take, q{"take", "about which take", ""});
+        field(self.note, q{"note", "why it may stay so"});
+        field(self.date, q{"date", "when", ""});
+    }
+
+    bool operator==(const Dismissal&) const = default;
+};
+
+enum class LengthUnits { metric, inch };
+
 struct Job {
     std::string title;
+    LengthUnits units{};
     std::vector<Driver> drivers;
     std::vector<Take> takes;
     std::vector<Cabinet> cabinets;
+    std::vector<HouseScale> scales; ///< those that differ from the built-in ones
+    std::vector<RuleLimit> limits;
+    std::vector<Dismissal> dismissals;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.title, q::Word{"title", "name of the job"});
+        field(self.units, q::Choice<2>{"units", {"metric", "inch"}, "units of lengths", 0});
         field(self.drivers, q::Group{"drivers", "all drivers"});
         field(self.takes, q::Group{"takes", "all measured curves"});
         field(self.cabinets, q::Group{"cabinets", "all cabinets"});
+        field(self.scales, q::Group{"scales", "house scales of the plots", true});
+        field(self.limits, q::Group{"limits", "limits of rules that were changed", true});
+        field(self.dismissals, q::Group{"dismissals", "findings set aside", true});
     }
 
     bool operator==(const Job&) const = default;
 };
-
-/// Two drivers on a front of ordinary size and no parts yet: where a person with measured tables
-/// starts.
-[[nodiscard]] Job newTwoWay(const std::string& title);
 
 /// What refers to something must find it: mounts and networks their drivers, drivers their takes.
 [[nodiscard]] std::optional<Error> check(const Job& job);

@@ -219,6 +219,28 @@ Result<Circuit> withSlot(const Circuit& circuit, const SlotPlace& place, OnePort
     return changed;
 }
 
+Circuit withDrivers(const Circuit& circuit,
+                    const std::function<std::string(const std::string&)>& renamed) {
+    Circuit changed = circuit;
+    const std::function<void(Section&)> visit = [&](Section& section) {
+        if (auto* end = std::get_if<DriverEnd>(&section.end)) {
+            end->driver = renamed(end->driver);
+            return;
+        }
+        for (Section& inner : std::get_if<Ways>(&section.end)->sections) {
+            visit(inner);
+        }
+    };
+    if (Section* tree = changed.tree()) {
+        visit(*tree);
+    } else {
+        for (NetDriver& driver : std::get_if<Net>(&changed.body)->drivers) {
+            driver.end.driver = renamed(driver.end.driver);
+        }
+    }
+    return changed;
+}
+
 Result<Circuit> withPolarity(const Circuit& circuit, std::size_t way, int polarity) {
     Circuit changed = circuit;
     Section* section = wayOf(changed, way);

@@ -3,6 +3,7 @@
 
 #include "core/network/circuit.h"
 
+#include <functional>
 #include <optional>
 
 /// What a hand does to a ladder. Every function gives a new circuit; an ID that does not stand in
@@ -46,6 +47,10 @@ withInserted(const Circuit& circuit, const SlotPlace& place, Part part);
 withSlot(const Circuit& circuit, const SlotPlace& place, OnePort port);
 
 [[nodiscard]] Result<Circuit> withPolarity(const Circuit& circuit, std::size_t way, int polarity);
+
+/// The same circuit for other drivers: each end takes the name that `renamed` gives for its own.
+[[nodiscard]] Circuit withDrivers(const Circuit& circuit,
+                                  const std::function<std::string(const std::string&)>& renamed);
 
 /// The section of a way, or nothing where the circuit is no tree with ways straight below the top.
 [[nodiscard]] const Section* waySection(const Circuit& circuit, std::size_t way);

@@ -314,14 +314,19 @@ Result<Lowest> leastOf(const Circuit& circuit,
     const auto least = static_cast<std::size_t>(std::ranges::min_element(values) - values.begin());
     Lowest lowest{values[least], axis[least]};
 
-    // Between neighbours 1/48 octave apart even a sharp trap falls by less than half.
-    constexpr double couldFall = 0.5;
+    // What a valley may hide between its points: a sharp dip goes on falling as steeply as its
+    // sides do, and no deeper.
+    constexpr double steepness = 1.5;
+    constexpr double roundness = 0.01;
     constexpr std::size_t comb = 14;
     std::vector<Valley> valleys;
     Axis combs;
     for (std::size_t k = 1; k + 1 < axis.size(); ++k) {
-        if (values[k] <= values[k - 1] && values[k] <= values[k + 1] &&
-            values[k] * couldFall < lowest.ohms) {
+        if (values[k] > values[k - 1] || values[k] > values[k + 1]) {
+            continue;
+        }
+        const double side = std::max(values[k - 1], values[k + 1]) - values[k];
+        if (values[k] * (1.0 - roundness) - steepness * side < lowest.ohms) {
             valleys.push_back({axis[k - 1], axis[k + 1], {values[k], axis[k]}});
             addBetween(combs, valleys.back(), comb);
         }
@@ -359,7 +364,7 @@ double modulus(const Complex& Z) {
     return std::abs(Z);
 }
 
-constexpr double leastEpdr = 2.0;    ///< Ω, rule of thumb for a class-B amplifier
+constexpr double hardLoad = 2.0;     ///< Ω, rule of thumb for a class-B amplifier
 constexpr double shortCircuit = 1.0; ///< Ω
 constexpr double nearShort = 2.0;    ///< Ω
 constexpr double trebleFs = 500.0;   ///< Hz: a driver resonating above this takes no direct current
@@ -384,6 +389,31 @@ Result<Lowest>
 leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
     YF_TRY(solution, solve(circuit, onAxis));
     return leastOf(circuit, loadsOn, onAxis.loads().axis, solution.impedances, modulus);
+}
+
+Result<Lowest>
+leastEpdr(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
+    YF_TRY(solution, solve(circuit, onAxis));
+    return leastOf(circuit, loadsOn, onAxis.loads().axis, solution.impedances, epdr);
+}
+
+Loads withoutDriver(Loads loads, const std::string& driver) {
+    constexpr double nothing = 1e15; // Ω, an open pair of wires
+    const auto index = loads.find(driver);
+    YF_EXPECT(index.has_value());
+    std::ranges::fill(loads.drivers[*index].impedance, Complex{nothing});
+    return loads;
+}
+
+Result<Lowest> leastImpedanceWithout(const Circuit& circuit,
+                                     const LoadsOn& loadsOn,
+                                     const PreparedLoads& onAxis,
+                                     const std::string& driver) {
+    YF_TRY(solution, solve(circuit, onAxis));
+    return leastOf(
+        circuit, loadsOn, onAxis.loads().axis, solution.impedances, modulus, [&](Loads& loads) {
+            loads = withoutDriver(std::move(loads), driver);
+        });
 }
 
 std::optional<double> dcTerminals(const Circuit& circuit, const Loads& loads) {
@@ -422,15 +452,9 @@ amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, 
     const auto ends = driverEnds(circuit);
     std::vector<std::string> removed;
     for (const DriverEnd& end : ends) {
-        const std::size_t index = loads.find(end.driver).value();
-        const auto takeOut = [index](Loads& changed) {
-            constexpr double nothing = 1e15;
-            std::ranges::fill(changed.drivers[index].impedance, Complex{nothing});
-        };
-        Loads without = loads;
-        takeOut(without);
-        const auto Z = impedancesOn(circuit, without);
-        YF_TRY(least, leastOf(circuit, loadsOn, axis, Z, modulus, takeOut));
+        YF_TRY(least,
+               leastImpedanceWithout(
+                   circuit, loadsOn, PreparedLoads(withoutDriver(loads, end.driver)), end.driver));
         load.unloadedMinimums.push_back(least.ohms);
         if (least.ohms < nearShort) {
             removed.push_back("near-short-if-removed:" + end.driver);
@@ -439,7 +463,7 @@ amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, 
     if (load.impedance.ohms < minimum) {
         load.warnings.emplace_back("z-below-limit");
     }
-    if (load.epdr.ohms < leastEpdr) {
+    if (load.epdr.ohms < hardLoad) {
         load.warnings.emplace_back("epdr-below-2-ohm");
     }
     for (std::size_t k = 0; k < ends.size(); ++k) {

@@ -56,6 +56,20 @@ struct AmplifierLoad {
 [[nodiscard]] Result<Lowest>
 leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
 
+/// Least EPDR in the same way.
+[[nodiscard]] Result<Lowest>
+leastEpdr(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
+
+/// Least |Z| with one driver taken off its wires. `onAxis` must be `withoutDriver` of the axis's
+/// loads.
+[[nodiscard]] Result<Lowest> leastImpedanceWithout(const Circuit& circuit,
+                                                   const LoadsOn& loadsOn,
+                                                   const PreparedLoads& onAxis,
+                                                   const std::string& driver);
+
+/// The same loads with one driver open.
+[[nodiscard]] Loads withoutDriver(Loads loads, const std::string& driver);
+
 /// 20 Hz to 20 kHz within `extent`: the design axis's points and both ends.
 [[nodiscard]] Axis audibleAxis(const curve::Range& extent);
 

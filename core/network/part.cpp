@@ -22,6 +22,9 @@ struct PartObject {
     std::optional<double> ohm;
     std::optional<double> henry;
     std::optional<double> farad;
+    std::optional<double> printedOhm;
+    std::optional<double> printedHenry;
+    std::optional<double> printedFarad;
     Part losses;
 
     static void fields(auto& self, auto&& field) {
@@ -30,6 +33,9 @@ struct PartObject {
         field(self.ohm, q::resistance.as("value_ohm", "resistance"));
         field(self.henry, q::inductance.as("value_h", "inductance"));
         field(self.farad, q::capacitance.as("value_f", "capacitance"));
+        field(self.printedOhm, q::resistance.as("printed_ohm", "resistance as marked"));
+        field(self.printedHenry, q::inductance.as("printed_h", "inductance as marked"));
+        field(self.printedFarad, q::capacitance.as("printed_f", "capacitance as marked"));
         field(self.losses.dcr, q::dcr.orElse(0.0));
         field(self.losses.rp, q::rp);
         field(self.losses.esr, q::esr.orElse(0.0));
@@ -106,7 +112,10 @@ struct LossKey {
     bool anyKind;
 };
 
-constexpr LossKey lossKeys[] = {{"dcr", &q::dcr, PartKind::coil, false},
+constexpr std::string_view printedWord = "printed";
+
+constexpr LossKey lossKeys[] = {{printedWord, nullptr, PartKind::resistor, true},
+                                {"dcr", &q::dcr, PartKind::coil, false},
                                 {"rp", &q::rp, PartKind::coil, false},
                                 {"esr", &q::esr, PartKind::capacitor, false},
                                 {"df", &q::df, PartKind::capacitor, false},
@@ -153,6 +162,13 @@ Done readLossWord(Part& part, const std::string& word, const std::string& path) 
                      "must be key=value; the nearest known key is " + text::nearest(key, names)};
     }
     const std::string number = word.substr(equals + 1);
+    if (key == printedWord) {
+        YF_TRY(printed, notationNumber(number, unitOf(part.kind), path));
+        YF_TRY(checked, inside(printed, quantityOf(part.kind), path));
+        static_cast<void>(checked);
+        part.printed = printed;
+        return done();
+    }
     if (known->quantity == nullptr) {
         if (number != "0" && number != "1") {
             return Error{path, "'" + word + "' given", "fixed must be 0 or 1"};
@@ -226,6 +242,9 @@ Result<Part> readPartObject(const text::Value& value, const std::string& path) {
         }
     }
     part.value = values[static_cast<std::size_t>(part.kind)]->value();
+    const std::optional<double>* printed[] = {
+        &object.printedOhm, &object.printedHenry, &object.printedFarad};
+    part.printed = *printed[static_cast<std::size_t>(part.kind)];
     return part;
 }
 
@@ -236,6 +255,9 @@ std::string partText(const Part& part) {
     const auto add = [&](std::string_view key, double value) {
         text += " " + std::string(key) + "=" + text::printNumber(value);
     };
+    if (part.printed) {
+        add(printedWord, *part.printed);
+    }
     if (part.dcr != 0.0) {
         add("dcr", part.dcr);
     }
@@ -312,6 +334,9 @@ text::Value writePart(const Part& part) {
     PartObject object{.id = part.id, .kind = part.kind, .losses = part};
     std::optional<double>* values[] = {&object.ohm, &object.henry, &object.farad};
     *values[static_cast<std::size_t>(part.kind)] = part.value;
+    std::optional<double>* printed[] = {
+        &object.printedOhm, &object.printedHenry, &object.printedFarad};
+    *printed[static_cast<std::size_t>(part.kind)] = part.printed;
     return text::write(object);
 }
 
@@ -366,6 +391,7 @@ Part withValue(const Part& old, double value) {
         return part;
     }
     part.value = value;
+    part.printed.reset(); // another part than the one in hand
     part.dcr = old.dcr * std::pow(value / old.value, windingExponent);
     part.esr = old.esr * old.value / value;
     part.price.reset();

@@ -24,6 +24,7 @@ struct Part {
     std::string id;
     PartKind kind{};
     double value{};
+    std::optional<double> printed; ///< value as marked, where the part in hand was measured
     double dcr{};
     std::optional<double> rp;
     double esr{};

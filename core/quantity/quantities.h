@@ -70,6 +70,13 @@ inline constexpr Quantity Qes{"Qes", "Qes", 1.0, "", 0.01, 1000.0, "electrical Q
 inline constexpr Quantity distance{"D", "distance_m", 1.0, "m", 0.001, 100.0, "measuring distance"};
 inline constexpr Quantity width{"w", "width_m", 1.0, "m", 0.02, 5.0, "width of the front"};
 inline constexpr Quantity height{"h", "height_m", 1.0, "m", 0.02, 5.0, "height of the front"};
+inline constexpr Quantity depth{"t", "depth_m", 1.0, "m", 0.02, 5.0, "depth of the cabinet"};
+inline constexpr Quantity nominal{
+    "Zn", "nominal_ohm", 1.0, "Ω", 0.5, 2000.0, "nominal impedance, as printed"};
+inline constexpr Quantity gate{"T", "gate_s", 1.0, "s", 1e-4, 10.0, "length of the gate"};
+inline constexpr Whole smoothing{
+    "smoothing_per_octave", 0, 96, "smoothing of the data, 1/n octave"};
+inline constexpr Quantity scaleEnd{"", "end", 1.0, "", -1e9, 1e9, "end of a scale"};
 inline constexpr Quantity diameter{"d", "diameter_m", 1.0, "m", 0.005, 2.0, "outer diameter"};
 inline constexpr Quantity x{"x",
                             "x_m",

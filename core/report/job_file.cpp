@@ -12,18 +12,6 @@ namespace {
 
 using text::Value;
 
-Result<job::History> load(const std::string& file) {
-    auto store = job::store::Store::openForReading(file);
-    if (!store) {
-        return Error{"job_file", text::sentence(store.error()), ""};
-    }
-    auto history = store->load();
-    if (!history) {
-        return Error{"job_file", text::sentence(history.error()), ""};
-    }
-    return history;
-}
-
 Value showTake(const job::Take& take) {
     return Value::Object{{"id", take.id},
                          {"kind", take.kind == job::TakeKind::response ? "response" : "impedance"},
@@ -169,8 +157,21 @@ Value wholeDocument(const job::Job& job) {
 
 } // namespace
 
+Result<job::Record> loadJobFile(const std::string& file) {
+    auto store = job::store::Store::openForReading(file);
+    if (!store) {
+        return Error{"job_file", text::sentence(store.error()), ""};
+    }
+    auto record = store->load();
+    if (!record) {
+        return Error{"job_file", text::sentence(record.error()), ""};
+    }
+    return record;
+}
+
 Result<Shown> show(const ShowRequest& request) {
-    YF_TRY(history, load(request.file));
+    YF_TRY(record, loadJobFile(request.file));
+    const job::History& history = record.history;
     Shown shown{.job = history.job(),
                 .evaluation = job::evaluate(history.job()),
                 .position = history.position()};
@@ -207,7 +208,8 @@ Value Shown::write() const {
 }
 
 Result<Exported> exportJob(const ExportRequest& request) {
-    YF_TRY(history, load(request.file));
+    YF_TRY(record, loadJobFile(request.file));
+    const job::History& history = record.history;
     const job::Job& job = history.job();
     if (request.format == ExportFormat::document) {
         return Exported{request.format, wholeDocument(job)};

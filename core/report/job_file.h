@@ -2,9 +2,13 @@
 #pragma once
 
 #include "core/job/evaluate.h"
+#include "core/job/record.h"
 
 /// The verbs of topic `job`: a job file looked at without a window.
 namespace yf::report {
+
+/// What a job file holds, opened for reading only. Fails with `job_file` as subject.
+[[nodiscard]] Result<job::Record> loadJobFile(const std::string& file);
 
 /// Input of `job show`.
 struct ShowRequest {

@@ -27,17 +27,21 @@ const Fact* lookUp(const std::vector<Scope>& scopes, std::size_t scope, std::str
 /// A rule's facts in a scope, or nothing where one is missing or none is the scope's own.
 std::optional<std::vector<Fact>>
 factsFor(const Condition& condition, const std::vector<Scope>& scopes, std::size_t scope) {
+    const bool own = std::ranges::any_of(condition.facts(), [&](const FactUse& use) {
+        return scopes[scope].facts.contains(use.name);
+    });
+    if (!own) {
+        return std::nullopt;
+    }
     std::vector<Fact> values;
-    bool own = false;
     for (const FactUse& use : condition.facts()) {
         const Fact* fact = lookUp(scopes, scope, use.name);
         if (fact == nullptr) {
             return std::nullopt;
         }
-        own = own || scopes[scope].facts.contains(use.name);
         values.push_back(*fact);
     }
-    return own ? std::optional(std::move(values)) : std::nullopt;
+    return values;
 }
 
 /// What every rule says of every fact, joined: flags are flags everywhere, and a fact that one

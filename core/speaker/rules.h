@@ -21,9 +21,10 @@ enum class Basis { standard, published, physics, ruleOfThumb };
 struct Rule {
     std::string_view id;
     Severity severity{};
+    std::string_view what; ///< a headline
     std::string_view trigger;
-    std::string_view reason;
-    std::string_view next;
+    std::string_view reason; ///< why it matters
+    std::string_view next;   ///< what to do
     Basis basis{};
 };
 
@@ -38,6 +39,9 @@ struct Rule {
 
 /// "stop", "fault", "caution", "hint".
 [[nodiscard]] std::string_view severityName(Severity severity);
+
+/// What would have to be known to check the rules of a group ("bench"): a sentence's end.
+[[nodiscard]] std::string_view neededFor(std::string_view group);
 
 /// "S", "P", "M", "R".
 [[nodiscard]] std::string_view basisLetter(Basis basis);

@@ -21,7 +21,7 @@ std::unique_ptr<app::Document> documentAt(const std::string& path) {
 }
 
 job::History read(const std::string& path) {
-    return Store::openForReading(path)->load().value();
+    return Store::openForReading(path)->load()->history;
 }
 
 } // namespace

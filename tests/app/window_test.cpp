@@ -364,7 +364,7 @@ TEST_F(Window, closesWhileAKeyIsHeld) {
     QTest::keyPress(tile("L3"), Qt::Key_B);
     wheel(tile("L3"), 1);
     window.reset();
-    EXPECT_EQ(job::store::Store::openForReading(path)->load()->steps().size(),
+    EXPECT_EQ(job::store::Store::openForReading(path)->load()->history.steps().size(),
               demoHistory().steps().size() + 1);
 }
 
@@ -571,7 +571,9 @@ TEST_F(Window, copiesNewJobsAndWrongFiles) {
     EXPECT_TRUE(notice().startsWith(u'■'));
     EXPECT_EQ(window->document()->job(), demoJob()) << "what was open stays open";
     ask.write = QString::fromStdString(folder.path("My speaker.yfjob"));
-    find<QAction>("action_new")->trigger();
+    find<QAction>("action_new")->trigger(); // the form on the start page, its title in focus
+    type("My speaker");
+    click(find<QPushButton>("new_make"));
     settle();
     EXPECT_EQ(window->document()->job().title, "My speaker");
     EXPECT_EQ(line("sensitivity"), QStringLiteral("no level yet"));
@@ -605,12 +607,25 @@ TEST_F(Window, aFileThatMayNotBeWrittenIsReadOnly) {
     ASSERT_TRUE(window->openJob(QString::fromStdString(copy)));
     settle();
     EXPECT_NE(notice().indexOf(QStringLiteral("reading only")), -1);
+    EXPECT_EQ(find<QLabel>("line_saved")->text(), QStringLiteral("reading only"));
+    // The work goes on in memory, and gets a file when it is given one.
     window->chooseStage(QStringLiteral("network"));
     click(find<app::DriverEndButton>("driver_teasel"));
     settle();
-    EXPECT_NE(notice().indexOf(QStringLiteral("nothing was changed")), -1)
-        << notice().toStdString();
-    EXPECT_EQ(window->document()->job(), demoJob());
+    EXPECT_NE(window->document()->job(), demoJob());
+    EXPECT_EQ(find<QLabel>("line_saved")->text(), QStringLiteral("■ in memory only"));
+    EXPECT_EQ(fileContent(copy), bytes) << "the file itself is left alone";
+    ask.write = QString::fromStdString(folder.path("rescued.yfjob"));
+    click(find<QToolButton>("line_place"));
+    settle();
+    EXPECT_EQ(find<QLabel>("line_saved")->text(), QStringLiteral("saved"));
+    EXPECT_EQ(job::store::Store::openForReading(folder.path("rescued.yfjob"))->load()->job(),
+              window->document()->job());
+    click(find<app::DriverEndButton>("driver_teasel"));
+    settle();
+    EXPECT_EQ(job::store::Store::openForReading(folder.path("rescued.yfjob"))->load()->job(),
+              demoJob())
+        << "from now on every change is saved there";
 }
 
 } // namespace yf::test

@@ -35,6 +35,22 @@ CREATE TABLE curve(
 ) STRICT;
 )";
 
+/// What version 2 added.
+constexpr const char* schemaOfVersion2 = R"(
+CREATE TABLE snapshot(
+  id INTEGER PRIMARY KEY,
+  name TEXT NOT NULL UNIQUE,
+  at TEXT NOT NULL,
+  document TEXT NOT NULL
+) STRICT;
+CREATE TABLE log(
+  id INTEGER PRIMARY KEY,
+  at TEXT NOT NULL,
+  kind TEXT NOT NULL,
+  entry TEXT NOT NULL
+) STRICT;
+)";
+
 constexpr std::string_view phaseNames[] = {"none", "own", "common", "minimum"};
 
 /// A prepared statement that finalizes itself.
@@ -242,6 +258,17 @@ Result<Job> readJob(sqlite3* database,
     return std::move(*job);
 }
 
+std::optional<LogEntry::Kind> logKind(const std::string& name) {
+    using Kind = LogEntry::Kind;
+    for (const Kind kind :
+         {Kind::changed, Kind::undone, Kind::redone, Kind::note, Kind::snapshot}) {
+        if (kindName(kind) == name) {
+            return kind;
+        }
+    }
+    return std::nullopt;
+}
+
 } // namespace
 
 std::string toDocument(const Job& job) {
@@ -266,7 +293,7 @@ Store::~Store() {
     sqlite3_close(database_);
 }
 
-Result<Store> Store::create(const std::string& path, const History& history) {
+Result<Store> Store::create(const std::string& path, const Record& record) {
     struct stat info {};
 
     if (::stat(path.c_str(), &info) == 0) {
@@ -274,7 +301,7 @@ Result<Store> Store::create(const std::string& path, const History& history) {
     }
     YF_TRY(database, connect(path, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE));
     Store store(path, database, false);
-    auto filled = store.fill(history);
+    auto filled = store.fill(record);
     if (!filled) {
         ::remove(path.c_str());
         return filled.error();
@@ -282,14 +309,15 @@ Result<Store> Store::create(const std::string& path, const History& history) {
     return store;
 }
 
-Done Store::fill(const History& history) {
+Done Store::fill(const Record& record) {
+    const History& history = record.history;
     YF_TRY(prepared,
            execute(path_,
                    database_,
                    "PRAGMA page_size=16384; PRAGMA journal_mode=DELETE; PRAGMA synchronous=FULL; "
                    "PRAGMA foreign_keys=ON; BEGIN IMMEDIATE; PRAGMA application_id=" +
-                       std::to_string(applicationId) +
-                       "; PRAGMA user_version=" + std::to_string(formatVersion) + ";" + schema));
+                       std::to_string(applicationId) + "; PRAGMA user_version=" +
+                       std::to_string(formatVersion) + ";" + schema + schemaOfVersion2));
     static_cast<void>(prepared);
     for (const Step& step : history.steps()) {
         YF_TRY(written, writeStep(step, Moved::appended));
@@ -298,6 +326,14 @@ Done Store::fill(const History& history) {
     for (std::size_t k = history.steps().size() - 1; k > history.position(); --k) {
         YF_TRY(moved, writeStep(history.steps()[k - 1], Moved::back));
         static_cast<void>(moved);
+    }
+    for (const Snapshot& snapshot : record.snapshots) {
+        YF_TRY(written, writeSnapshot(snapshot));
+        static_cast<void>(written);
+    }
+    for (const LogEntry& entry : record.log) {
+        YF_TRY(written, writeLog(entry, false));
+        static_cast<void>(written);
     }
     YF_TRY(committed, execute(path_, database_, "COMMIT"));
     static_cast<void>(committed);
@@ -337,7 +373,11 @@ Result<Store> Store::openForReading(const std::string& path) {
     return store;
 }
 
-Result<History> Store::load() const {
+bool Store::newer() const {
+    return pragma(database_, "user_version") > formatVersion;
+}
+
+Result<Record> Store::load() const {
     Statement state(database_, "SELECT current FROM state");
     if (!state.step()) {
         return Error{path_, "has no current state", "the file is damaged"};
@@ -359,7 +399,25 @@ Result<History> Store::load() const {
     if (!position) {
         return Error{path_, "has no current state", "the file is damaged"};
     }
-    return History(std::move(steps), *position);
+    Record record(History(std::move(steps), *position));
+    if (pragma(database_, "user_version") < 2) {
+        return record;
+    }
+    Statement named(database_, "SELECT name, at, document FROM snapshot ORDER BY id");
+    while (named.step()) {
+        YF_TRY(job, readJob(database_, path_, named.text(2), curves));
+        record.snapshots.push_back({named.text(0), named.text(1), std::move(job)});
+    }
+    Statement entries(database_, "SELECT at, kind, entry FROM log ORDER BY id");
+    while (entries.step()) {
+        const auto kind = logKind(entries.text(1));
+        if (!kind) {
+            return Error{
+                path_, "log entry of kind '" + entries.text(1) + "'", "the file is damaged"};
+        }
+        record.log.push_back({*kind, entries.text(0), entries.text(2)});
+    }
+    return record;
 }
 
 Done Store::writeCurves(const Job& job) {
@@ -427,13 +485,63 @@ Done Store::writeStep(const Step& step, Moved moved) {
     return finish(path_, database_, point);
 }
 
-Done Store::write(const Step& step, Moved moved) {
+Done Store::writeLog(const LogEntry& entry, bool replacesLast) {
+    Statement write(database_,
+                    replacesLast ? "UPDATE log SET at = ?, kind = ?, entry = ? WHERE id = (SELECT "
+                                   "max(id) FROM log)"
+                                 : "INSERT INTO log(at, kind, entry) VALUES(?,?,?)");
+    write.bind(1, entry.at).bind(2, std::string(kindName(entry.kind))).bind(3, entry.text);
+    return finish(path_, database_, write);
+}
+
+Done Store::writeSnapshot(const Snapshot& snapshot) {
+    YF_TRY(curves, writeCurves(snapshot.job));
+    static_cast<void>(curves);
+    Statement insert(database_, "INSERT INTO snapshot(name, at, document) VALUES(?,?,?)");
+    insert.bind(1, snapshot.name).bind(2, snapshot.at).bind(3, toDocument(snapshot.job));
+    return finish(path_, database_, insert);
+}
+
+Done Store::bringUpToDate() {
+    if (pragma(database_, "user_version") >= formatVersion) {
+        return done();
+    }
+    return execute(path_,
+                   database_,
+                   std::string(schemaOfVersion2) +
+                       "PRAGMA user_version=" + std::to_string(formatVersion));
+}
+
+Done Store::writeChange(const Change& change) {
+    YF_TRY(ready, bringUpToDate());
+    static_cast<void>(ready);
+    if (change.step) {
+        YF_TRY(written, writeStep(change.step->step, change.step->moved));
+        static_cast<void>(written);
+    }
+    if (change.taken) {
+        YF_TRY(written, writeSnapshot(*change.taken));
+        static_cast<void>(written);
+    }
+    if (change.dropped) {
+        Statement drop(database_, "DELETE FROM snapshot WHERE name = ?");
+        drop.bind(1, *change.dropped);
+        YF_TRY(dropped, finish(path_, database_, drop));
+        static_cast<void>(dropped);
+    }
+    if (change.log) {
+        return writeLog(*change.log, change.replacesLog);
+    }
+    return done();
+}
+
+Done Store::write(const Change& change) {
     if (readOnly_) {
         return Error{path_, "is open for reading only", "save a copy and go on there"};
     }
     YF_TRY(begun, execute(path_, database_, "BEGIN IMMEDIATE"));
     static_cast<void>(begun);
-    auto written = writeStep(step, moved);
+    auto written = writeChange(change);
     if (written) {
         written = execute(path_, database_, "COMMIT");
     }
@@ -441,6 +549,21 @@ Done Store::write(const Step& step, Moved moved) {
         sqlite3_exec(database_, "ROLLBACK", nullptr, nullptr, nullptr);
     }
     return written;
+}
+
+Done Store::copyTo(const std::string& path) const {
+    struct stat info {};
+
+    if (::stat(path.c_str(), &info) == 0) {
+        return Error{path, "exists already", "choose another name; nothing was overwritten"};
+    }
+    Statement copy(database_, "VACUUM INTO ?");
+    copy.bind(1, path);
+    auto copied = finish(path, database_, copy);
+    if (!copied) {
+        ::remove(path.c_str());
+    }
+    return copied;
 }
 
 Done Store::integrityCheck() const {

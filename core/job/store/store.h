@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/history.h"
+#include "core/job/record.h"
 
 #include <memory>
 #include <string>
@@ -14,7 +14,7 @@ namespace yf::job::store {
 inline constexpr int applicationId = 0x59464A42;
 
 /// Version of the schema, in user_version. docs/job-format.md describes it.
-inline constexpr int formatVersion = 1;
+inline constexpr int formatVersion = 2;
 
 /// Steps kept for undo after reopening.
 inline constexpr std::size_t keptSteps = 200;
@@ -26,10 +26,11 @@ inline constexpr std::size_t keptSteps = 200;
 class Store {
 public:
     /// A new file; one that exists is refused, never overwritten.
-    static Result<Store> create(const std::string& path, const History& history);
+    static Result<Store> create(const std::string& path, const Record& record);
 
-    /// An existing file. Refused with words: not there, not a job file, damaged (quick_check).
-    /// A file of a newer version opens for reading only.
+    /// An existing file. Refused with words: not there, not a job file, damaged (quick_check),
+    /// locked by another program. A file of a newer version opens for reading only. One of an
+    /// older version stays as it is until the first change is written.
     static Result<Store> open(const std::string& path);
 
     /// Reading only, for the command line: nothing is written, not even a journal.
@@ -41,14 +42,20 @@ public:
 
     [[nodiscard]] bool readOnly() const { return readOnly_; }
 
+    /// Whether a newer version of the program has made the file.
+    [[nodiscard]] bool newer() const;
+
     [[nodiscard]] const std::string& path() const { return path_; }
 
-    /// The kept steps and the position among them.
-    [[nodiscard]] Result<History> load() const;
+    /// The kept steps and the position among them, snapshots and log.
+    [[nodiscard]] Result<Record> load() const;
 
     /// Writes what one change did, in one transaction. When it returns without an error the
     /// change is on the disk; with an error the file is as before.
-    [[nodiscard]] Done write(const Step& step, Moved moved);
+    [[nodiscard]] Done write(const Change& change);
+
+    /// The whole file as it is on the disk, into a new one that nobody else has open.
+    [[nodiscard]] Done copyTo(const std::string& path) const;
 
     /// SQLite's own full check; for tests and for a suspicious owner.
     [[nodiscard]] Done integrityCheck() const;
@@ -56,8 +63,12 @@ public:
 private:
     Store(std::string path, sqlite3* database, bool readOnly);
 
-    [[nodiscard]] Done fill(const History& history);
+    [[nodiscard]] Done fill(const Record& record);
+    [[nodiscard]] Done bringUpToDate();
+    [[nodiscard]] Done writeChange(const Change& change);
     [[nodiscard]] Done writeStep(const Step& step, Moved moved);
+    [[nodiscard]] Done writeLog(const LogEntry& entry, bool replacesLast);
+    [[nodiscard]] Done writeSnapshot(const Snapshot& snapshot);
     [[nodiscard]] Done writeCurves(const Job& job);
 
     std::string path_;

@@ -3,6 +3,7 @@
 #include "core/job/evaluate.h"
 #include "core/job/first_value.h"
 #include "core/job/history.h"
+#include "core/job/new_job.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 
@@ -237,7 +238,8 @@ TEST(FirstValue, isTheSmallestThatIsNoticed) {
 }
 
 TEST(FirstValue, worksBeforeAnythingIsMeasured) {
-    const job::Job job = job::newTwoWay("New");
+    const job::Job job =
+        job::newJob({.title = "New", .cabinet = "Cabinet", .ways = job::customaryWays(2)}).value();
     const auto value = job::firstValue(job, "cabinet", {0, 0, true}, PartKind::coil);
     ASSERT_TRUE(value.ok());
     EXPECT_GT(*value, 0.0);

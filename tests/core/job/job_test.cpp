@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/evaluate.h"
 #include "core/job/job.h"
+#include "core/job/new_job.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 
@@ -40,22 +41,42 @@ TEST(Job, whatRefersToSomethingMustFindIt) {
     }
 }
 
-TEST(Job, aNewTwoWayIsSoundAndSaysWhatItMisses) {
-    const job::Job job = job::newTwoWay("Kitchen");
-    EXPECT_FALSE(job::check(job).has_value());
-    EXPECT_EQ(job.title, "Kitchen");
-    const auto result = job::evaluate(job).cabinets.front();
-    EXPECT_EQ(result.ways.size(), 2U);
-    EXPECT_EQ(result.missing.size(), 4U);
-    // The drivers lie on the front and do not overlap.
-    const job::Cabinet& cabinet = job.cabinets.front();
-    for (const job::Mount& mount : cabinet.mounts) {
-        const double radius = job::findDriver(job, mount.driver)->diameter / 2.0;
-        EXPECT_LT(std::abs(mount.x) + radius, cabinet.width / 2.0);
-        EXPECT_LT(std::abs(mount.y) + radius, cabinet.height / 2.0);
+TEST(NewJob, ofAnyNumberOfWaysIsSoundAndSaysWhatItMisses) {
+    for (int count = 1; count <= 4; ++count) {
+        for (const bool pair : {false, true}) {
+            const auto made = job::newJob({.title = "Kitchen",
+                                           .cabinet = "Shelf",
+                                           .pair = pair,
+                                           .ways = job::customaryWays(count)});
+            ASSERT_TRUE(made.ok());
+            EXPECT_FALSE(job::check(*made).has_value());
+            EXPECT_EQ(made->cabinets.size(), pair ? 2U : 1U);
+            EXPECT_EQ(made->drivers.size(), static_cast<std::size_t>(count * (pair ? 2 : 1)));
+            const auto result = job::evaluate(*made).cabinets.front();
+            EXPECT_EQ(result.ways.size(), static_cast<std::size_t>(count));
+            EXPECT_EQ(result.missing.size(), 2U * static_cast<std::size_t>(count));
+            // The drivers lie on the front and do not overlap.
+            for (const job::Cabinet& cabinet : made->cabinets) {
+                double below = -cabinet.height / 2.0;
+                for (const job::Mount& mount : cabinet.mounts) {
+                    const double radius = job::findDriver(*made, mount.driver)->diameter / 2.0;
+                    EXPECT_LT(std::abs(mount.x) + radius, cabinet.width / 2.0);
+                    EXPECT_GT(mount.y - radius, below);
+                    below = mount.y + radius;
+                }
+                EXPECT_LT(below, cabinet.height / 2.0);
+            }
+        }
     }
-    EXPECT_GT(cabinet.mounts[1].y - cabinet.mounts[0].y,
-              (job.drivers[0].diameter + job.drivers[1].diameter) / 2.0);
+}
+
+TEST(NewJob, refusesWhatCannotBe) {
+    EXPECT_FALSE(job::newJob({.title = "", .ways = job::customaryWays(2)}).ok());
+    EXPECT_FALSE(job::newJob({.title = "x"}).ok());
+    EXPECT_FALSE(job::newJob({.title = "x", .ways = {{"", job::Band::low, 0.1}}}).ok());
+    EXPECT_EQ(job::freshId("Brome 210 (left)", {}), "brome-210-left");
+    EXPECT_EQ(job::freshId("Brome 210", {"brome-210", "brome-210-2"}), "brome-210-3");
+    EXPECT_EQ(job::freshId("Ω", {}), "x");
 }
 
 TEST(Job, digestOfACurveIsThatOfItsContent) {

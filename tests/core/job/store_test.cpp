@@ -18,6 +18,7 @@ namespace {
 
 using job::History;
 using job::Moved;
+using job::Step;
 using job::store::Store;
 
 constexpr const char* cabinet = "projection";
@@ -29,9 +30,9 @@ Store mustOpen(const std::string& path) {
 }
 
 History mustLoad(const Store& store) {
-    auto history = store.load();
-    EXPECT_TRUE(history.ok()) << (history.ok() ? "" : text::sentence(history.error()));
-    return history.value();
+    auto record = store.load();
+    EXPECT_TRUE(record.ok()) << (record.ok() ? "" : text::sentence(record.error()));
+    return record->history;
 }
 
 void run(const std::string& path, const char* sql) {
@@ -42,10 +43,14 @@ void run(const std::string& path, const char* sql) {
     sqlite3_close(database);
 }
 
+job::Change stepped(const Step& step, Moved moved) {
+    return {.step = job::Change::Stepped{step, moved}};
+}
+
 void change(History& history, Store& store, const job::Edit& edit) {
     const auto moved = history.apply(edit);
     ASSERT_TRUE(moved.ok());
-    const auto written = store.write(history.step(), *moved);
+    const auto written = store.write(stepped(history.step(), *moved));
     ASSERT_TRUE(written.ok()) << text::sentence(written.error());
 }
 
@@ -89,11 +94,11 @@ TEST(Store, everyKindOfMoveSurvivesReopening) {
                *store,
                job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")); // merges
         history.undo();
-        ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
+        ASSERT_TRUE(store->write(stepped(history.step(), Moved::back)).ok());
         history.undo();
-        ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
+        ASSERT_TRUE(store->write(stepped(history.step(), Moved::back)).ok());
         history.redo();
-        ASSERT_TRUE(store->write(history.step(), Moved::forward).ok());
+        ASSERT_TRUE(store->write(stepped(history.step(), Moved::forward)).ok());
     }
     EXPECT_EQ(mustLoad(mustOpen(path)).steps(), history.steps());
     EXPECT_EQ(mustLoad(mustOpen(path)).position(), history.position());
@@ -118,9 +123,9 @@ TEST(Store, keepsTheLastSteps) {
     }
     const auto loaded = store->load();
     ASSERT_TRUE(loaded.ok());
-    EXPECT_EQ(loaded->job().title, history.job().title);
-    EXPECT_GE(loaded->steps().size(), job::store::keptSteps);
-    EXPECT_LE(loaded->steps().size(), job::store::keptSteps + 1);
+    EXPECT_EQ(loaded->history.job().title, history.job().title);
+    EXPECT_GE(loaded->history.steps().size(), job::store::keptSteps);
+    EXPECT_LE(loaded->history.steps().size(), job::store::keptSteps + 1);
 }
 
 TEST(Store, randomWalksOfEditsUndoAndRedo) {
@@ -135,10 +140,10 @@ TEST(Store, randomWalksOfEditsUndoAndRedo) {
             const int dice = random.below(5);
             if (dice == 0 && history.canUndo()) {
                 history.undo();
-                ASSERT_TRUE(store->write(history.step(), Moved::back).ok());
+                ASSERT_TRUE(store->write(stepped(history.step(), Moved::back)).ok());
             } else if (dice == 1 && history.canRedo()) {
                 history.redo();
-                ASSERT_TRUE(store->write(history.step(), Moved::forward).ok());
+                ASSERT_TRUE(store->write(stepped(history.step(), Moved::forward)).ok());
             } else {
                 change(history,
                        *store,
@@ -149,8 +154,8 @@ TEST(Store, randomWalksOfEditsUndoAndRedo) {
                                      "step"));
             }
         }
-        EXPECT_EQ(store->load()->steps(), history.steps()) << seed;
-        EXPECT_EQ(store->load()->position(), history.position()) << seed;
+        EXPECT_EQ(store->load()->history.steps(), history.steps()) << seed;
+        EXPECT_EQ(store->load()->history.position(), history.position()) << seed;
     }
 }
 
@@ -202,7 +207,7 @@ TEST(Store, aNewerVersionOpensForReadingOnly) {
     Store store = mustOpen(path);
     EXPECT_TRUE(store.readOnly());
     EXPECT_EQ(mustLoad(store).job(), demoJob());
-    const auto written = store.write(demoHistory().step(), Moved::appended);
+    const auto written = store.write(stepped(demoHistory().step(), Moved::appended));
     ASSERT_FALSE(written.ok());
     EXPECT_NE(text::sentence(written.error()).find("reading only"), std::string::npos);
 }
@@ -244,7 +249,7 @@ TEST(Store, aWriteCutShortIsSaidAndTheFileStaysAsItWas) {
     rlimit small = before;
     small.rlim_cur = std::filesystem::file_size(path) + 100000;
     ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &small), 0);
-    const auto written = store.write({"Big", "", big}, Moved::appended);
+    const auto written = store.write(stepped(Step{"Big", "", big}, Moved::appended));
     ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &before), 0);
     ASSERT_FALSE(written.ok());
     EXPECT_NE(text::sentence(written.error()).find("the file is as it was before"),
@@ -253,7 +258,7 @@ TEST(Store, aWriteCutShortIsSaidAndTheFileStaysAsItWas) {
     EXPECT_EQ(mustLoad(mustOpen(path)).job(), demoJob());
     EXPECT_TRUE(mustOpen(path).integrityCheck().ok());
     // With room again the same change goes through.
-    EXPECT_TRUE(store.write({"Big", "", big}, Moved::appended).ok());
+    EXPECT_TRUE(store.write(stepped(Step{"Big", "", big}, Moved::appended)).ok());
     EXPECT_EQ(mustLoad(mustOpen(path)).job().takes.size(), big.takes.size());
 }
 

@@ -1,0 +1,332 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/desk/desk.h"
+
+#include "app/desk/recent.h"
+#include "app/widgets/words.h"
+#include "core/text/sentence.h"
+#include "demo/lantern_hall.h"
+
+#include <QDir>
+#include <QFile>
+
+#include <algorithm>
+
+namespace yf::app {
+
+Desk::Desk(QObject* parent) : QObject(parent) {
+    connect(&evaluator_, &Evaluator::ready, this, &Desk::showResult);
+}
+
+Desk::~Desk() {
+    remember();
+    keepDemoIfChanged();
+}
+
+bool Desk::openJob(const QString& path) {
+    if (!mayLeave()) {
+        return false;
+    }
+    const std::string name = QFile::encodeName(path).toStdString();
+    if (document_ && document_->path() == name) {
+        remember();
+        document_.reset(); // else it would be found open in another window
+    }
+    auto document = Document::open(name);
+    if (!document) {
+        tell(Gravity::stop, words(text::sentence(document.error())));
+        return false;
+    }
+    take(std::move(*document));
+    document_->keepStatesIn(earlierStatesFolder(path).toStdString());
+    remember();
+    tellHold();
+    return true;
+}
+
+void Desk::tellHold() {
+    const QString path = QFile::decodeName(document_->path().c_str());
+    switch (document_->hold()) {
+    case Hold::none:
+        return;
+    case Hold::newer:
+        Q_EMIT placeWanted(tr("A newer version of this program has made %1, so it is open for "
+                              "reading only. Changes are kept in memory until they get a file.")
+                               .arg(path));
+        return;
+    case Hold::mayNot:
+        Q_EMIT placeWanted(tr("%1 may not be written, so it is open for reading only. Changes are "
+                              "kept in memory until they get a file.")
+                               .arg(path));
+        return;
+    case Hold::elsewhere:
+        Q_EMIT placeWanted(tr("%1 is open in another window, so it is open for reading only here. "
+                              "Changes are kept in memory until they get a file.")
+                               .arg(path));
+        return;
+    }
+}
+
+bool Desk::createJob(const job::NewJob& wanted, const QString& path) {
+    if (!mayLeave()) {
+        return false;
+    }
+    const auto job = job::newJob(wanted);
+    if (!job) {
+        tell(Gravity::stop, words(text::sentence(job.error())));
+        return false;
+    }
+    auto document =
+        Document::create(QFile::encodeName(path).toStdString(), job::Record(job::History(*job)));
+    if (!document) {
+        tell(Gravity::stop, words(text::sentence(document.error())));
+        return false;
+    }
+    take(std::move(*document));
+    document_->keepStatesIn(earlierStatesFolder(path).toStdString());
+    remember();
+    tell(Gravity::note,
+         tr("Drop a response table and an impedance table on each driver of the Front. Every "
+            "change is saved in %1.")
+             .arg(path));
+    return true;
+}
+
+bool Desk::openDemo() {
+    if (!mayLeave()) {
+        return false;
+    }
+    const auto record = demo::lanternHall(demo::hallTables());
+    if (!record) {
+        tell(Gravity::stop, words(text::sentence(record.error())));
+        return false;
+    }
+    auto folder = std::make_unique<QTemporaryDir>(QDir::tempPath() +
+                                                  QStringLiteral("/yellowfront-demo-XXXXXX"));
+    const QString path = folder->filePath(QStringLiteral("Lantern Hall.yfjob"));
+    auto document = Document::create(QFile::encodeName(path).toStdString(), *record);
+    if (!document) {
+        tell(Gravity::stop, words(text::sentence(document.error())));
+        return false;
+    }
+    take(std::move(*document));
+    demoFolder_ = std::move(folder);
+    return true;
+}
+
+bool Desk::saveTo(const QString& path) {
+    const auto saved = document_->saveTo(QFile::encodeName(path).toStdString());
+    if (!saved) {
+        tell(Gravity::stop, words(text::sentence(saved.error())));
+        return false;
+    }
+    writingFails_.clear();
+    document_->keepStatesIn(earlierStatesFolder(path).toStdString());
+    remember();
+    tell(Gravity::good, tr("The job is in %1 now; every change is saved there.").arg(path));
+    Q_EMIT savedChanged();
+    return true;
+}
+
+bool Desk::mayLeave() {
+    if (!document_) {
+        return true;
+    }
+    document_->waitUntilSaved();
+    const bool safe = document_->allWritten() && !document_->inMemoryOnly();
+    if (safe || warned_) {
+        warned_ = false;
+        return true;
+    }
+    warned_ = true;
+    Q_EMIT placeWanted(tr("The last changes are in no file: %1 could not take them. Save them to a "
+                          "place of their own; or do it once more to leave them behind.")
+                           .arg(QFile::decodeName(document_->path().c_str())));
+    return false;
+}
+
+void Desk::keepDemoIfChanged() {
+    // An untouched demo leaves nothing behind; a changed one stays where its path says.
+    if (demoFolder_ && document_) {
+        demoFolder_->setAutoRemove(!document_->everChanged());
+    }
+}
+
+void Desk::remember() {
+    if (!document_ || demoFolder_) {
+        return;
+    }
+    rememberRecent(QFile::decodeName(document_->path().c_str()), document_->job());
+}
+
+void Desk::take(std::unique_ptr<Document> document) {
+    remember();
+    keepDemoIfChanged();
+    document_ = std::move(document);
+    demoFolder_.reset();
+    connect(document_.get(), &Document::changed, this, &Desk::submit);
+    connect(document_.get(), &Document::recorded, this, &Desk::recorded);
+    connect(document_.get(), &Document::refused, this, [this](const QString& why) {
+        tell(Gravity::stop, why);
+        Q_EMIT sightChanged();
+    });
+    connect(document_.get(), &Document::saved, this, [this] {
+        writingFails_.clear();
+        Q_EMIT savedChanged();
+    });
+    connect(document_.get(), &Document::notSaved, this, [this](const QString& why) {
+        const bool news = writingFails_.isEmpty();
+        writingFails_ = why;
+        if (news) {
+            Q_EMIT placeWanted(
+                tr("%1. The work goes on in memory; it is tried again every few seconds.")
+                    .arg(why));
+        }
+        Q_EMIT savedChanged();
+    });
+    writingFails_.clear();
+    warned_ = false;
+    sight_ = {};
+    lookedAt_.clear();
+    const job::Job& job = document_->job();
+    if (!job.cabinets.empty()) {
+        sight_.cabinet = job.cabinets.front().id;
+    }
+    keepSightInJob();
+    submit();
+    firstRevision_ = evaluator_.submitted();
+    Q_EMIT opened();
+}
+
+/// What is looked at must exist: an undone addition takes it away.
+void Desk::keepSightInJob() {
+    const job::Job& job = document_->job();
+    const job::Cabinet* cabinet = job::findCabinet(job, sight_.cabinet);
+    if (cabinet == nullptr && !job.cabinets.empty()) {
+        cabinet = &job.cabinets.front();
+        sight_.cabinet = cabinet->id;
+    }
+    const bool there = cabinet != nullptr &&
+                       std::ranges::find(cabinet->mounts, sight_.driver, &job::Mount::driver) !=
+                           cabinet->mounts.end();
+    if (!there) {
+        sight_.driver = cabinet != nullptr && !cabinet->mounts.empty()
+                            ? cabinet->mounts.front().driver
+                            : std::string{};
+    }
+}
+
+void Desk::submit() {
+    lookedAt_.clear();
+    keepSightInJob();
+    evaluator_.submit(document_->job(), Purpose::present);
+    Q_EMIT savedChanged();
+    Q_EMIT recorded();
+}
+
+void Desk::apply(const job::Edit& edit) {
+    if (document_) {
+        lookedAt_.clear();
+        document_->apply(edit);
+    }
+}
+
+void Desk::preview(const job::Edit& edit) {
+    if (!document_) {
+        return;
+    }
+    const auto job = edit.apply(document_->job());
+    if (!job) {
+        tell(Gravity::stop, words(text::sentence(job.error())));
+        endLook();
+        return;
+    }
+    look(*job, words(edit.name));
+}
+
+void Desk::look(const job::Job& job, const QString& name) {
+    lookedAt_ = name;
+    lookRevision_ = evaluator_.submit(job, Purpose::preview);
+    Q_EMIT savedChanged();
+}
+
+void Desk::endLook() {
+    lookedAt_.clear();
+    sight_.preview.reset();
+    Q_EMIT sightChanged();
+}
+
+void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
+    if (result->evaluation.revision < firstRevision_) {
+        return;
+    }
+    if (result->purpose == Purpose::present) {
+        sight_.present = result;
+        // A change of the present ends a preview that was made for the state before.
+        if (lookedAt_.isEmpty()) {
+            sight_.preview.reset();
+        }
+    } else if (!lookedAt_.isEmpty() && result->evaluation.revision == lookRevision_) {
+        sight_.preview = result;
+    }
+    Q_EMIT sightChanged();
+}
+
+bool Desk::settled() const {
+    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() &&
+           document_->settled();
+}
+
+const job::Driver* Desk::driverNamed(const QString& driver) const {
+    if (!document_) {
+        return nullptr;
+    }
+    const std::string name = driver.toStdString();
+    const auto& drivers = document_->job().drivers;
+    if (const job::Driver* byId = job::findDriver(document_->job(), name)) {
+        return byId;
+    }
+    const auto found = std::ranges::find(drivers, name, &job::Driver::name);
+    return found == drivers.end() ? nullptr : &*found;
+}
+
+void Desk::chooseCabinet(const std::string& id) {
+    if (!document_ || sight_.cabinet == id || job::findCabinet(document_->job(), id) == nullptr) {
+        return;
+    }
+    // The same place of the other front, where there is one.
+    const job::Cabinet* before = job::findCabinet(document_->job(), sight_.cabinet);
+    const job::Cabinet& now = *job::findCabinet(document_->job(), id);
+    std::size_t place = 0;
+    if (before != nullptr) {
+        const auto mount = std::ranges::find(before->mounts, sight_.driver, &job::Mount::driver);
+        place = static_cast<std::size_t>(mount - before->mounts.begin());
+    }
+    sight_.cabinet = id;
+    sight_.driver = now.mounts.empty()          ? std::string{}
+                    : place < now.mounts.size() ? now.mounts[place].driver
+                                                : now.mounts.front().driver;
+    Q_EMIT sightChanged();
+}
+
+void Desk::chooseDriver(const QString& driver) {
+    const job::Driver* found = driverNamed(driver);
+    if (found == nullptr) {
+        return;
+    }
+    const auto holds = [&](const job::Cabinet& cabinet) {
+        return std::ranges::find(cabinet.mounts, found->id, &job::Mount::driver) !=
+               cabinet.mounts.end();
+    };
+    const job::Cabinet* now = job::findCabinet(document_->job(), sight_.cabinet);
+    if (now == nullptr || !holds(*now)) {
+        const auto& cabinets = document_->job().cabinets;
+        const auto other = std::ranges::find_if(cabinets, holds);
+        if (other != cabinets.end()) {
+            sight_.cabinet = other->id;
+        }
+    }
+    sight_.driver = found->id;
+    Q_EMIT sightChanged();
+}
+
+} // namespace yf::app

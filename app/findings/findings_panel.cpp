@@ -1,0 +1,462 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/findings/findings_panel.h"
+
+#include "app/theme/theme.h"
+#include "app/widgets/words.h"
+#include "core/job/facts.h"
+#include "core/job/front_edit.h"
+#include "core/report/finding_text.h"
+
+#include <QDate>
+#include <QEvent>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QScrollArea>
+#include <QScrollBar>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace yf::app {
+
+namespace {
+
+using speaker::Finding;
+using speaker::Severity;
+
+constexpr int panelWidth = 264;
+
+struct Mark {
+    QString shape;
+    QColor colour;
+    QString word;
+};
+
+/// Shape, colour and word: a fault differs from a caution by more than its hue.
+Mark markOf(Severity severity) {
+    const Theme& t = theme();
+    switch (severity) {
+    case Severity::stop:
+        return {QStringLiteral("■"), t.stop, FindingsPanel::tr("stop")};
+    case Severity::fault:
+        return {QStringLiteral("▲"), t.stop, FindingsPanel::tr("fault")};
+    case Severity::caution:
+        return {QStringLiteral("▲"), t.mind, FindingsPanel::tr("mind")};
+    case Severity::hint:
+        return {QStringLiteral("●"), t.ink, FindingsPanel::tr("note")};
+    }
+    return {};
+}
+
+QLabel* text(const QString& words, QWidget* parent) {
+    auto* label = new QLabel(words, parent);
+    label->setTextFormat(Qt::PlainText);
+    label->setWordWrap(true);
+    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
+    label->setFocusPolicy(Qt::NoFocus);
+    return label;
+}
+
+QLabel* quiet(const QString& words, QWidget* parent) {
+    QLabel* label = text(words, parent);
+    QPalette p = label->palette();
+    p.setColor(QPalette::WindowText, theme().quietInk);
+    label->setPalette(p);
+    return label;
+}
+
+std::string idOf(std::size_t rule) {
+    return std::string(speaker::rules()[rule].id);
+}
+
+} // namespace
+
+FindingsPanel::FindingsPanel(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("findings"));
+    setFixedWidth(panelWidth);
+    counts_ = new QLabel(this);
+    counts_->setObjectName(QStringLiteral("findings_counts"));
+    QFont bold = font();
+    bold.setWeight(QFont::DemiBold);
+    counts_->setFont(bold);
+    scroll_ = new QScrollArea(this);
+    scroll_->setObjectName(QStringLiteral("findings_scroll"));
+    scroll_->setWidgetResizable(true);
+    scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scroll_->setFrameShape(QFrame::NoFrame);
+    scroll_->setFocusPolicy(Qt::NoFocus);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(8, 6, 4, 4);
+    column->setSpacing(4);
+    column->addWidget(counts_);
+    column->addWidget(scroll_, 1);
+}
+
+void FindingsPanel::display(const Sight& sight) {
+    if (!sight.present) {
+        return;
+    }
+    const bool same = shown_ && cabinet_ == sight.cabinet &&
+                      shown_->evaluation.judgement == sight.present->evaluation.judgement &&
+                      shown_->job.dismissals == sight.present->job.dismissals &&
+                      shown_->job.limits == sight.present->job.limits;
+    shown_ = sight.present;
+    cabinet_ = sight.cabinet;
+    if (!same) {
+        rebuild(sight);
+    }
+}
+
+void FindingsPanel::toggle(std::set<std::string>& open, const std::string& key) {
+    if (open.erase(key) == 0) {
+        open.insert(key);
+    }
+    // Later: the button that was pressed must not be gone while it still speaks.
+    QMetaObject::invokeMethod(
+        this,
+        [this] {
+            Sight sight{.present = shown_, .preview = nullptr, .cabinet = cabinet_, .driver = {}};
+            rebuild(sight);
+        },
+        Qt::QueuedConnection);
+}
+
+void FindingsPanel::unfold(const QString& rule) {
+    unfolded_.insert(rule.toStdString());
+    if (!shown_) {
+        return;
+    }
+    rebuild({.present = shown_, .preview = nullptr, .cabinet = cabinet_, .driver = {}});
+    if (auto* found = findChild<QWidget*>(QStringLiteral("finding_") + rule)) {
+        scroll_->ensureWidgetVisible(found);
+        if (auto* button = found->findChild<QToolButton*>()) {
+            button->setFocus();
+        }
+    }
+}
+
+QToolButton* FindingsPanel::link(const QString& words, const QString& name, QWidget* parent) {
+    auto* button = new QToolButton(parent);
+    button->setText(words);
+    button->setObjectName(name);
+    button->setProperty("link", true);
+    return button;
+}
+
+void FindingsPanel::rebuild(const Sight& sight) {
+    const int position = scroll_->verticalScrollBar()->value();
+    const QWidget* focus = focusWidget();
+    const QString focused =
+        focus == nullptr || !focus->hasFocus() ? QString{} : focus->objectName();
+    remedies_.clear();
+    const job::Job& job = sight.present->job;
+    const speaker::Judgement& judgement = sight.present->evaluation.judgement;
+
+    std::vector<Group> groups;
+    std::array<int, 4> counts{};
+    std::vector<const job::Dismissal*> aside;
+    for (const Finding& finding : judgement.findings) {
+        if (const job::Dismissal* dismissal = job::dismissalOf(job, finding)) {
+            aside.push_back(dismissal);
+            continue;
+        }
+        auto group = std::ranges::find(groups, finding.rule, &Group::rule);
+        if (group == groups.end()) {
+            ++counts.at(static_cast<std::size_t>(speaker::rules()[finding.rule].severity));
+            groups.push_back({finding.rule, {}});
+            group = groups.end() - 1;
+        }
+        group->findings.push_back(finding);
+    }
+    const auto here = [&](const Finding& finding) {
+        return finding.subject.cabinet == sight.cabinet || finding.subject.other == sight.cabinet;
+    };
+    // Of equal gravity, what is about the cabinet on the desk comes first.
+    std::ranges::stable_sort(groups, {}, [&](const Group& group) {
+        return std::pair{speaker::rules()[group.rule].severity,
+                         std::ranges::none_of(group.findings, here)};
+    });
+    for (Group& group : groups) {
+        // What lies on the desk comes first within a card.
+        std::ranges::stable_partition(group.findings, here);
+    }
+    QStringList said;
+    for (const Severity severity :
+         {Severity::stop, Severity::fault, Severity::caution, Severity::hint}) {
+        if (const int count = counts.at(static_cast<std::size_t>(severity)); count > 0) {
+            const Mark mark = markOf(severity);
+            said << QStringLiteral("<span style='color:%1'>%2</span> %3× %4")
+                        .arg(mark.colour.name(), mark.shape)
+                        .arg(count)
+                        .arg(mark.word);
+        }
+    }
+    counts_->setText(said.isEmpty() ? tr("Nothing found") : said.join(QStringLiteral("   ")));
+
+    auto* content = new QWidget;
+    auto* column = new QVBoxLayout(content);
+    column->setContentsMargins(0, 0, 6, 0);
+    column->setSpacing(6);
+    for (const Group& group : groups) {
+        column->addWidget(card(group, sight));
+    }
+    if (groups.empty()) {
+        column->addWidget(
+            quiet(tr("None of the rules that could be checked has found anything. That is not the "
+                     "same as good: see below what was not checked."),
+                  content));
+    }
+    if (!aside.empty()) {
+        QToolButton* head =
+            link(tr("Set aside: %1").arg(aside.size()), QStringLiteral("findings_aside"), content);
+        connect(head, &QToolButton::clicked, this, [this] { toggle(lists_, "aside"); });
+        column->addWidget(head);
+        if (lists_.contains("aside")) {
+            for (const job::Dismissal* dismissal : aside) {
+                column->addWidget(asideCard(*dismissal, sight));
+            }
+        }
+    }
+    QToolButton* head = link(tr("Not checked: %1 rules").arg(judgement.notChecked.size()),
+                             QStringLiteral("findings_unchecked"),
+                             content);
+    connect(head, &QToolButton::clicked, this, [this] { toggle(lists_, "unchecked"); });
+    column->addWidget(head);
+    if (lists_.contains("unchecked")) {
+        column->addWidget(notCheckedList(sight));
+    }
+    column->addStretch(1);
+    scroll_->setWidget(content);
+    content->show();
+    scroll_->verticalScrollBar()->setValue(position);
+    if (!focused.isEmpty()) {
+        if (auto* again = findChild<QWidget*>(focused)) {
+            again->setFocus();
+        }
+    }
+}
+
+QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
+    const speaker::Rule& rule = speaker::rules()[group.rule];
+    const std::string id = idOf(group.rule);
+    const QString name = words(id);
+    auto* frame = new QWidget;
+    frame->setObjectName(QStringLiteral("finding_") + name);
+    frame->setProperty("card", true);
+    frame->setAttribute(Qt::WA_StyledBackground);
+    auto* column = new QVBoxLayout(frame);
+    column->setContentsMargins(8, 6, 6, 2);
+    column->setSpacing(1);
+    const Mark mark = markOf(rule.severity);
+    auto* head = new QHBoxLayout;
+    auto* shape = new QLabel(mark.shape, frame);
+    QPalette p = shape->palette();
+    p.setColor(QPalette::WindowText, mark.colour);
+    shape->setPalette(p);
+    shape->setToolTip(mark.word);
+    QLabel* what = text(spoken(rule.what), frame);
+    QFont bold = what->font();
+    bold.setWeight(QFont::DemiBold);
+    what->setFont(bold);
+    head->addWidget(shape, 0, Qt::AlignTop);
+    head->addWidget(what, 1);
+    column->addLayout(head);
+    frame->setAccessibleName(QStringLiteral("%1: %2").arg(mark.word, spoken(rule.what)));
+
+    constexpr std::size_t fewEntries = 3;
+    const bool open = unfolded_.contains(id);
+    const std::size_t shown =
+        open ? group.findings.size() : std::min(fewEntries, group.findings.size());
+    for (std::size_t i = 0; i < shown; ++i) {
+        addEntry(column, group.findings[i], sight);
+    }
+    if (shown < group.findings.size()) {
+        column->addWidget(quiet(tr("and %1 more").arg(group.findings.size() - shown), frame));
+    }
+    auto* row = new QHBoxLayout;
+    row->setSpacing(2);
+    QToolButton* whyButton =
+        link(open ? tr("Fold") : tr("Why"), QStringLiteral("why_") + name, frame);
+    whyButton->setAccessibleName(tr("Why: %1").arg(spoken(rule.what)));
+    connect(whyButton, &QToolButton::clicked, this, [this, id] { toggle(unfolded_, id); });
+    row->addWidget(whyButton);
+    QToolButton* asideButton = link(tr("Set aside"), QStringLiteral("aside_") + name, frame);
+    asideButton->setAccessibleName(tr("Set aside: %1").arg(spoken(rule.what)));
+    connect(asideButton, &QToolButton::clicked, this, [this, id] { toggle(asideOpen_, id); });
+    row->addWidget(asideButton);
+    QLabel* basis = quiet(spoken(speaker::basisName(rule.basis)), frame);
+    basis->setWordWrap(false);
+    basis->setToolTip(tr("What this judgement rests on"));
+    row->addWidget(basis, 1, Qt::AlignRight | Qt::AlignVCenter);
+    if (open) {
+        column->addWidget(why(group, sight));
+    }
+    column->addLayout(row);
+    if (asideOpen_.contains(id)) {
+        auto* note = new QLineEdit(frame);
+        note->setObjectName(QStringLiteral("note_") + name);
+        note->setPlaceholderText(tr("Why may it stay so? Enter"));
+        note->setAccessibleName(tr("Why may it stay so?"));
+        connect(note, &QLineEdit::returnPressed, this, [this, note, group, id] {
+            asideOpen_.erase(id);
+            for (const Finding& finding : group.findings) {
+                job::Dismissal dismissal = job::dismissalFor(finding);
+                dismissal.note = note->text().trimmed().toStdString();
+                dismissal.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
+                Q_EMIT edited(job::dismiss(dismissal));
+            }
+        });
+        column->addWidget(note);
+        QMetaObject::invokeMethod(
+            note, [note] { note->setFocus(); }, Qt::QueuedConnection);
+    }
+    return frame;
+}
+
+void FindingsPanel::addEntry(QVBoxLayout* column, const Finding& finding, const Sight& sight) {
+    const job::Job& job = sight.present->job;
+    const QString subject = figures(report::subjectText(job, finding.subject));
+    const QString figure = spoken(report::figureText(finding));
+    QWidget* parent = column->parentWidget();
+    auto* row = new QHBoxLayout;
+    row->setSpacing(2);
+    row->addWidget(
+        quiet(figure.isEmpty() ? subject : subject + QStringLiteral("\n") + figure, parent), 1);
+    const QString key = QStringLiteral("%1/%2/%3")
+                            .arg(words(idOf(finding.rule)),
+                                 words(finding.subject.cabinet),
+                                 words(finding.subject.part.empty() ? finding.subject.driver
+                                                                    : finding.subject.part));
+    QToolButton* show = link(tr("Show"), QStringLiteral("show_") + key, parent);
+    show->setAccessibleName(tr("Show %1").arg(subject));
+    connect(show, &QToolButton::clicked, this, [this, finding] { Q_EMIT showWanted(finding); });
+    row->addWidget(show, 0, Qt::AlignVCenter);
+    column->addLayout(row);
+    if (const auto remedy = report::remedy(job, sight.present->evaluation, finding)) {
+        QToolButton* act = link(spoken(remedy->name), QStringLiteral("do_") + key, parent);
+        act->setProperty("link", false);
+        act->setProperty("main", true);
+        act->setToolTip(tr("Does it; can be undone. While the pointer is here the pictures show "
+                           "what it would bring."));
+        act->setAccessibleName(tr("Do: %1").arg(spoken(remedy->name)));
+        act->installEventFilter(this);
+        remedies_.emplace(act, *remedy);
+        connect(act, &QToolButton::clicked, this, [this, edit = *remedy] {
+            Q_EMIT previewEnded();
+            Q_EMIT edited(edit);
+        });
+        column->addWidget(act, 0, Qt::AlignLeft);
+    }
+}
+
+QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
+    const speaker::Rule& rule = speaker::rules()[group.rule];
+    auto* box = new QWidget;
+    auto* column = new QVBoxLayout(box);
+    column->setContentsMargins(0, 2, 0, 2);
+    column->setSpacing(3);
+    column->addWidget(text(spoken(rule.reason), box));
+    column->addWidget(text(QStringLiteral("→ ") + spoken(rule.next), box));
+    QStringList facts;
+    for (const auto& [name, fact] : group.findings.front().facts) {
+        facts << figures(report::factText(name, fact));
+    }
+    column->addWidget(quiet(facts.join(QStringLiteral("\n")), box));
+    const auto standard = speaker::conditionOf(group.rule).limit();
+    if (standard) {
+        const std::string id = idOf(group.rule);
+        const auto& limits = sight.present->job.limits;
+        const auto changed = std::ranges::find(limits, id, &job::RuleLimit::rule);
+        auto* row = new QHBoxLayout;
+        auto* label = new QLabel(tr("Limit"), box);
+        auto* field = new QLineEdit(box);
+        field->setObjectName(QStringLiteral("limit_") + words(id));
+        field->setAccessibleName(tr("Limit of: %1").arg(spoken(rule.what)));
+        field->setText(
+            figures(text::printNumber(changed == limits.end() ? *standard : changed->limit)));
+        field->setMaximumWidth(80);
+        label->setBuddy(field);
+        row->addWidget(label);
+        row->addWidget(field);
+        row->addWidget(quiet(tr("default %1").arg(figures(text::printNumber(*standard))), box), 1);
+        column->addLayout(row);
+        auto* problem = quiet({}, box);
+        problem->setVisible(false);
+        column->addWidget(problem);
+        connect(field, &QLineEdit::editingFinished, this, [this, field, problem, id, standard] {
+            if (!field->isModified()) {
+                return;
+            }
+            field->setModified(false);
+            const auto typed = text::parseQuantity(field->text().toStdString(), text::Unit::none);
+            if (!typed) {
+                problem->setText(tr("%1 is not a number; the limit stays.").arg(field->text()));
+                problem->setVisible(true);
+                return;
+            }
+            Q_EMIT edited(
+                job::changeLimit(id, *typed == *standard ? std::nullopt : std::optional(*typed)));
+        });
+    }
+    return box;
+}
+
+QWidget* FindingsPanel::asideCard(const job::Dismissal& dismissal, const Sight& sight) {
+    auto* frame = new QWidget;
+    frame->setProperty("card", true);
+    frame->setAttribute(Qt::WA_StyledBackground);
+    auto* column = new QVBoxLayout(frame);
+    column->setContentsMargins(8, 6, 8, 6);
+    column->setSpacing(3);
+    const auto rule = speaker::findRule(dismissal.rule);
+    const QString what = rule ? spoken(speaker::rules()[*rule].what) : words(dismissal.rule);
+    const speaker::Subject subject{
+        dismissal.cabinet, dismissal.driver, dismissal.other, dismissal.part, dismissal.take};
+    column->addWidget(text(what, frame));
+    column->addWidget(quiet(QStringLiteral("%1\n%2: %3")
+                                .arg(words(report::subjectText(sight.present->job, subject)),
+                                     words(dismissal.date),
+                                     words(dismissal.note)),
+                            frame));
+    QToolButton* again =
+        link(tr("Take up again"), QStringLiteral("take_up_") + words(dismissal.rule), frame);
+    connect(again, &QToolButton::clicked, this, [this, dismissal] {
+        Q_EMIT edited(job::takeUp(dismissal));
+    });
+    column->addWidget(again, 0, Qt::AlignLeft);
+    return frame;
+}
+
+QWidget* FindingsPanel::notCheckedList(const Sight& sight) {
+    QStringList lines;
+    std::string group;
+    for (const std::size_t index : sight.present->evaluation.judgement.notChecked) {
+        const speaker::Rule& rule = speaker::rules()[index];
+        const std::string own(rule.id.substr(0, rule.id.find('.')));
+        if (own != group) {
+            group = own;
+            lines << QStringLiteral("\n") +
+                         tr("These need %1:").arg(spoken(speaker::neededFor(own)));
+        }
+        lines << QStringLiteral("– ") + spoken(rule.what);
+    }
+    QLabel* label = quiet(lines.join(u'\n').trimmed(), nullptr);
+    label->setObjectName(QStringLiteral("unchecked_list"));
+    return label;
+}
+
+bool FindingsPanel::eventFilter(QObject* watched, QEvent* event) {
+    const auto remedy = remedies_.find(watched);
+    if (remedy != remedies_.end()) {
+        if (event->type() == QEvent::Enter) {
+            Q_EMIT previewed(remedy->second);
+        } else if (event->type() == QEvent::Leave) {
+            Q_EMIT previewEnded();
+        }
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+} // namespace yf::app

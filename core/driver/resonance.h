@@ -1,0 +1,24 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/curve/curve.h"
+
+#include <optional>
+
+namespace yf::driver {
+
+/// A peak of an impedance curve where the reactance turns from inductive to capacitive.
+struct Resonance {
+    double fs{};    ///< Hz
+    double Zpeak{}; ///< Ω
+
+    bool operator==(const Resonance&) const = default;
+};
+
+/// The highest such peak of a measured impedance: fs where Im Z crosses zero downwards (linear in
+/// ln f between points), Zpeak the largest |Z| of the two points around it and the parabola through
+/// them. In a vented box the higher of the two peaks. Nothing without phase or without such a
+/// crossing. Good to about a tenth of the spacing of the points; a fit does better.
+[[nodiscard]] std::optional<Resonance> resonance(const curve::Curve& impedance);
+
+} // namespace yf::driver

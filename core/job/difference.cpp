@@ -1,0 +1,211 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/difference.h"
+
+#include "core/job/edit.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::job {
+
+namespace {
+
+using Sentences = std::vector<std::string>;
+
+constexpr const char* becomes = " → ";
+
+std::string millimetres(double length) {
+    return text::printFixed(length * 1000.0, 0) + std::string(text::thinSpace) + "mm";
+}
+
+std::string ohms(const std::optional<double>& value) {
+    return value ? text::printEngineering(*value, "Ω") : "not given";
+}
+
+std::string partText(const network::Part& part) {
+    return valueText(part.kind, part.value);
+}
+
+void differParts(const network::Circuit& before, const network::Circuit& after, Sentences& said) {
+    for (const network::Part& old : network::parts(before)) {
+        const auto now = network::findPart(after, old.id);
+        if (!now) {
+            said.push_back(old.id + " (" + partText(old) + ") taken out");
+        } else if (now->value != old.value) {
+            said.push_back(old.id + " " + partText(old) + becomes + partText(*now));
+        } else if (network::lossResistance(*now) != network::lossResistance(old)) {
+            said.push_back(old.id + " loss " + ohms(network::lossResistance(old)) + becomes +
+                           ohms(network::lossResistance(*now)));
+        } else if (*now != old) {
+            said.push_back(old.id + " noted differently");
+        }
+    }
+    for (const network::Part& part : network::parts(after)) {
+        if (!network::findPart(before, part.id)) {
+            said.push_back(part.id + " (" + partText(part) + ") put in");
+        }
+    }
+}
+
+/// Parts alike but joined otherwise, or other controls and transformers.
+bool sameShape(const network::Circuit& before, const network::Circuit& after) {
+    network::Circuit leveled = after;
+    for (const network::Part& part : network::parts(before)) {
+        auto with = network::withPart(leveled, part);
+        if (!with) {
+            return true; // told part by part
+        }
+        leveled = std::move(*with);
+    }
+    const auto ends = network::driverEnds(before);
+    const auto endsNow = network::driverEnds(after);
+    for (std::size_t w = 0; w < ends.size() && w < endsNow.size(); ++w) {
+        if (auto with = network::withPolarity(leveled, w, ends[w].polarity)) {
+            leveled = std::move(*with);
+        }
+    }
+    leveled.source = before.source;
+    return leveled == before || network::parts(before).size() != network::parts(after).size();
+}
+
+std::string nameOf(const Job& job, const std::string& driver) {
+    const Driver* found = findDriver(job, driver);
+    return found == nullptr ? driver : found->name;
+}
+
+void differNetworks(const Job& beforeJob,
+                    const Cabinet& before,
+                    const Cabinet& after,
+                    Sentences& said) {
+    differParts(before.circuit, after.circuit, said);
+    const auto now = network::driverEnds(after.circuit);
+    for (const network::DriverEnd& old : network::driverEnds(before.circuit)) {
+        const auto end = std::ranges::find(now, old.driver, &network::DriverEnd::driver);
+        if (end != now.end() && end->polarity != old.polarity) {
+            said.push_back(nameOf(beforeJob, old.driver) +
+                           (end->polarity < 0 ? " reversed" : " as marked again"));
+        }
+    }
+    if (!sameShape(before.circuit, after.circuit)) {
+        said.emplace_back("network joined differently");
+    }
+    if (before.circuit.source != after.circuit.source) {
+        said.emplace_back("drive or source resistance changed");
+    }
+}
+
+struct Jobs {
+    const Job& before;
+    const Job& after;
+};
+
+void differCabinet(const Jobs& jobs, const Cabinet& before, const Cabinet& after, Sentences& said) {
+    if (before.name != after.name) {
+        said.push_back("named " + after.name);
+    }
+    if (before.width != after.width || before.height != after.height) {
+        said.push_back("front " + millimetres(before.width) + " × " + millimetres(before.height) +
+                       becomes + millimetres(after.width) + " × " + millimetres(after.height));
+    }
+    if (before.depth != after.depth || before.mirrored != after.mirrored ||
+        before.twin != after.twin) {
+        said.emplace_back("outline noted differently");
+    }
+    if (before.nominal != after.nominal) {
+        said.push_back("nominal impedance " + ohms(before.nominal) + becomes + ohms(after.nominal));
+    }
+    for (const Mount& old : before.mounts) {
+        const auto now = std::ranges::find(after.mounts, old.driver, &Mount::driver);
+        const std::string name = nameOf(jobs.before, old.driver);
+        if (now == after.mounts.end()) {
+            said.push_back(name + " taken off the front");
+        } else if (now->x != old.x || now->y != old.y) {
+            said.push_back(name + " moved by " +
+                           millimetres(std::hypot(now->x - old.x, now->y - old.y)));
+        }
+    }
+    for (const Mount& mount : after.mounts) {
+        if (std::ranges::find(before.mounts, mount.driver, &Mount::driver) == before.mounts.end()) {
+            said.push_back(nameOf(jobs.after, mount.driver) + " added");
+        }
+    }
+    differNetworks(jobs.before, before, after, said);
+    if (before.target != after.target) {
+        said.emplace_back("another corridor");
+    }
+}
+
+void differDrivers(const Job& before, const Job& after, Sentences& said) {
+    for (const Driver& old : before.drivers) {
+        const Driver* now = findDriver(after, old.id);
+        if (now == nullptr || *now == old) {
+            continue;
+        }
+        if (now->name != old.name) {
+            said.push_back(old.name + " named " + now->name);
+        }
+        if (now->responseTake != old.responseTake) {
+            said.push_back(now->name + ": another response");
+        }
+        if (now->impedanceTake != old.impedanceTake) {
+            said.push_back(now->name + ": another impedance");
+        }
+        Driver rest = *now;
+        rest.name = old.name;
+        rest.responseTake = old.responseTake;
+        rest.impedanceTake = old.impedanceTake;
+        if (rest != old) {
+            said.push_back(now->name + ": size, band, condition or nominal impedance changed");
+        }
+    }
+}
+
+} // namespace
+
+Sentences differences(const Job& before, const Job& after) {
+    Sentences said;
+    if (before.title != after.title) {
+        said.push_back("renamed to " + after.title);
+    }
+    const bool several = std::max(before.cabinets.size(), after.cabinets.size()) > 1;
+    for (const Cabinet& old : before.cabinets) {
+        const Cabinet* now = findCabinet(after, old.id);
+        if (now == nullptr) {
+            said.push_back("cabinet " + old.name + " taken away");
+            continue;
+        }
+        Sentences own;
+        differCabinet({before, after}, old, *now, own);
+        for (std::string& sentence : own) {
+            said.push_back(several ? now->name + ": " + sentence : std::move(sentence));
+        }
+    }
+    for (const Cabinet& cabinet : after.cabinets) {
+        if (findCabinet(before, cabinet.id) == nullptr) {
+            said.push_back("cabinet " + cabinet.name + " added");
+        }
+    }
+    differDrivers(before, after, said);
+    for (const Take& take : after.takes) {
+        const Take* old = findTake(before, take.id);
+        if (old == nullptr) {
+            said.push_back("take " + take.name + " added");
+        } else if (!(*old == take)) {
+            said.push_back("take " + take.name + " noted or trusted differently");
+        }
+    }
+    for (const Take& take : before.takes) {
+        if (findTake(after, take.id) == nullptr) {
+            said.push_back("take " + take.name + " gone");
+        }
+    }
+    if (before.scales != after.scales || before.units != after.units) {
+        said.emplace_back("house scales or units changed");
+    }
+    if (before.limits != after.limits || before.dismissals != after.dismissals) {
+        said.emplace_back("findings judged differently");
+    }
+    return said;
+}
+
+} // namespace yf::job

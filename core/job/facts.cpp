@@ -1,0 +1,390 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/facts.h"
+
+#include "core/network/ladder_edit.h"
+#include "core/network/network.h"
+#include "core/quantity/air.h"
+#include "core/speaker/crossover.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace yf::job {
+
+namespace {
+
+using speaker::Scope;
+using speaker::Subject;
+
+/// Collects scopes; an added one knows those around it.
+class Collector {
+public:
+    std::size_t add(Subject subject, std::optional<std::size_t> around = std::nullopt) {
+        scopes_.push_back({.subject = std::move(subject), .facts = {}, .around = around});
+        return scopes_.size() - 1;
+    }
+
+    void put(std::size_t scope, const char* name, speaker::Fact fact) {
+        const double* figure = std::get_if<double>(&fact);
+        if (figure == nullptr || std::isfinite(*figure)) {
+            scopes_[scope].facts.insert_or_assign(name, fact);
+        }
+    }
+
+    std::vector<Scope> take() { return std::move(scopes_); }
+
+private:
+    std::vector<Scope> scopes_;
+};
+
+struct CabinetView {
+    const Job& job;
+    const Assembly& assembly;
+    const Cabinet& cabinet;
+    const CabinetResult& result;
+};
+
+void putDriver(Collector& all, std::size_t scope, const Assembly& assembly, const Driver& driver) {
+    if (driver.nominal) {
+        all.put(scope, "bench.nominal_ohm", *driver.nominal);
+    }
+    const auto reading = assembly.readings.find(driver.id);
+    if (reading == assembly.readings.end()) {
+        return;
+    }
+    all.put(scope, "driver.Re_ohm", reading->second.Re);
+    all.put(scope, "bench.Re_ohm", reading->second.Re);
+    if (const auto& peak = reading->second.resonance) {
+        all.put(scope, "bench.Zpeak_ohm", peak->Zpeak);
+        all.put(scope, "bench.fs_hz", peak->fs);
+        all.put(scope, "driver.fs_hz", peak->fs);
+    }
+}
+
+std::optional<double> resonanceOf(const Assembly& assembly, const std::string& driver) {
+    const auto reading = assembly.readings.find(driver);
+    return reading == assembly.readings.end() || !reading->second.resonance
+               ? std::nullopt
+               : std::optional(reading->second.resonance->fs);
+}
+
+/// Parts of one way, each once; `around` is its driver.
+void putParts(Collector& all,
+              std::size_t around,
+              const Subject& subject,
+              const network::Section& section) {
+    for (const network::Slot& slot : section.ladder) {
+        const auto* inLine = std::get_if<network::SeriesSlot>(&slot);
+        const auto* across = std::get_if<network::ShuntSlot>(&slot);
+        if (inLine == nullptr && across == nullptr) {
+            continue;
+        }
+        network::forEachPart(inLine != nullptr ? inLine->port : across->port,
+                             [&](const network::Part& part) {
+                                 Subject own = subject;
+                                 own.part = part.id;
+                                 const std::size_t scope = all.add(std::move(own), around);
+                                 if (part.kind == network::PartKind::capacitor) {
+                                     all.put(scope, "net.cap_esr_ohm", lossResistance(part));
+                                     if (part.printed) {
+                                         all.put(scope, "net.C_f", part.value);
+                                         all.put(scope, "net.C_nominal_f", *part.printed);
+                                     }
+                                 }
+                                 if (part.kind == network::PartKind::coil && inLine != nullptr) {
+                                     all.put(scope, "net.coil_dcr_ohm", part.dcr);
+                                 }
+                             });
+    }
+}
+
+void putTakes(Collector& all,
+              std::size_t around,
+              const Subject& subject,
+              const Job& job,
+              const Driver& driver) {
+    const Take* take = takeInUse(job, driver, TakeKind::response);
+    if (take == nullptr) {
+        return;
+    }
+    Subject own = subject;
+    own.take = take->id;
+    const std::size_t scope = all.add(std::move(own), around);
+    all.put(scope, "meas.distance_m", take->distance);
+    if (take->gate) {
+        all.put(scope, "meas.gate_s", *take->gate);
+        all.put(scope, "meas.lowest_hz", take->curve->trusted().from);
+    }
+}
+
+/// A way with the driver's band and where it sits.
+struct Placed {
+    const WayResult* way{};
+    const Driver* driver{};
+    const Mount* mount{};
+};
+
+std::vector<Placed> waysFromBelow(const CabinetView& view) {
+    std::vector<Placed> placed;
+    for (const WayResult& way : view.result.ways) {
+        const Driver* driver = findDriver(view.job, way.driver);
+        const auto mount = std::ranges::find(view.cabinet.mounts, way.driver, &Mount::driver);
+        if (driver != nullptr && !way.pressure.empty()) {
+            placed.push_back(
+                {&way, driver, mount == view.cabinet.mounts.end() ? nullptr : &*mount});
+        }
+    }
+    std::ranges::stable_sort(placed, {}, [](const Placed& p) { return p.driver->band; });
+    return placed;
+}
+
+std::optional<double> gateOf(const Job& job, const Driver& driver) {
+    const Take* take = takeInUse(job, driver, TakeKind::response);
+    return take == nullptr ? std::nullopt : take->gate;
+}
+
+/// Plateaus on both sides of a crossover, up to the next ones.
+std::optional<double> excess(const CabinetResult& result,
+                             const Placed& lower,
+                             const Placed& upper,
+                             curve::Range plateaus,
+                             double fx) {
+    const double root = std::sqrt(2.0);
+    // Narrower bands have no plateau: there the slopes of both neighbours are still at work.
+    constexpr double leastWidth = 2.8; // 1.5 octaves
+    if (fx / root < leastWidth * plateaus.from || plateaus.to < leastWidth * fx * root) {
+        return std::nullopt;
+    }
+    const auto below =
+        speaker::meanLevel(result.axis, lower.way->pressure, {plateaus.from, fx / root});
+    const auto above =
+        speaker::meanLevel(result.axis, upper.way->pressure, {fx * root, plateaus.to});
+    return below && above ? std::optional(*above - *below) : std::nullopt;
+}
+
+void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) {
+    const auto ways = waysFromBelow(view);
+    std::vector<std::optional<speaker::Crossover>> met;
+    for (std::size_t i = 1; i < ways.size(); ++i) {
+        met.push_back(
+            ways[i - 1].driver->band == ways[i].driver->band
+                ? std::nullopt
+                : speaker::crossover(
+                      {view.result.axis, ways[i - 1].way->pressure, ways[i].way->pressure}));
+    }
+    for (std::size_t i = 0; i < met.size(); ++i) {
+        if (!met[i]) {
+            continue;
+        }
+        const speaker::Crossover& x = *met[i];
+        const Placed& lower = ways[i];
+        const Placed& upper = ways[i + 1];
+        const std::size_t scope = all.add(
+            {.cabinet = view.cabinet.id, .driver = upper.driver->id, .other = lower.driver->id},
+            around);
+        all.put(scope, "align.fx_hz", x.fx);
+        all.put(scope, "align.flip_gain_db", x.flipGain);
+        all.put(scope, "align.in_phase_design", x.inPhase);
+        all.put(scope, "align.phase_spread_deg", x.phaseSpread / quantity::degree);
+        if (x.flipGain < speaker::flipThreshold && x.nullDepth) {
+            // With the wrong polarity in place the null says nothing about the design yet.
+            all.put(scope, "align.null_depth_db", *x.nullDepth);
+            if (x.inPhase) {
+                all.put(scope, "align.notch_hz", *x.notch);
+            }
+        }
+        constexpr curve::Range judged{200.0, 10000.0};
+        const double root = std::sqrt(2.0);
+        const curve::Range plateaus{i > 0 && met[i - 1] ? met[i - 1]->fx * root : judged.from,
+                                    i + 1 < met.size() && met[i + 1] ? met[i + 1]->fx / root
+                                                                     : judged.to};
+        if (const auto level = excess(view.result, lower, upper, plateaus, x.fx)) {
+            all.put(scope, "align.tweeter_excess_db", *level);
+        }
+        const auto fs = resonanceOf(view.assembly, upper.driver->id);
+        if (fs && upper.driver->band >= Band::high) {
+            all.put(scope, "driver.tweeter_fs_hz", *fs);
+        }
+        if (lower.mount != nullptr && upper.mount != nullptr) {
+            const double spacing =
+                std::hypot(upper.mount->x - lower.mount->x, upper.mount->y - lower.mount->y);
+            all.put(scope, "polar.spacing_wavelengths", spacing * x.fx / quantity::soundSpeed);
+        }
+        const auto gateLow = gateOf(view.job, *lower.driver);
+        const auto gateHigh = gateOf(view.job, *upper.driver);
+        if (gateLow && gateHigh) {
+            all.put(scope, "meas.gate_s", std::min(*gateLow, *gateHigh));
+        }
+    }
+}
+
+std::size_t putCabinet(Collector& all, const CabinetView& view) {
+    const Cabinet& cabinet = view.cabinet;
+    const std::size_t scope = all.add({.cabinet = cabinet.id});
+    all.put(scope,
+            "box.largest_m",
+            std::max({cabinet.width, cabinet.height, cabinet.depth.value_or(0.0)}));
+    if (cabinet.nominal) {
+        all.put(scope, "net.nominal_ohm", *cabinet.nominal);
+    }
+    if (view.result.leastImpedance) {
+        all.put(scope, "net.Zmin_ohm", view.result.leastImpedance->ohms);
+    }
+    if (view.result.leastEpdr) {
+        all.put(scope, "net.epdr_min_ohm", view.result.leastEpdr->ohms);
+    }
+    if (!view.result.sum.empty() && view.result.ways.size() > 1) {
+        const bool common = std::ranges::all_of(view.result.ways, [&](const WayResult& way) {
+            const Take* take =
+                takeInUse(view.job, *findDriver(view.job, way.driver), TakeKind::response);
+            return take->curve->phase() == curve::Phase::common;
+        });
+        all.put(scope, "meas.timing_common", common);
+        all.put(scope, "meas.phase_used", true);
+    }
+    const auto ends = network::driverEnds(cabinet.circuit);
+    for (const Mount& mount : cabinet.mounts) {
+        const Driver& driver = *findDriver(view.job, mount.driver);
+        const Subject subject{.cabinet = cabinet.id, .driver = driver.id};
+        const std::size_t inner = all.add(subject, scope);
+        putDriver(all, inner, view.assembly, driver);
+        if (const auto least = view.result.unloaded.find(driver.id);
+            least != view.result.unloaded.end()) {
+            all.put(inner, "net.Zmin_unloaded_ohm", least->second);
+        }
+        for (std::size_t way = 0; way < ends.size(); ++way) {
+            const network::Section* section = network::waySection(cabinet.circuit, way);
+            if (section != nullptr && ends[way].driver == driver.id) {
+                putParts(all, inner, subject, *section);
+            }
+        }
+        putTakes(all, inner, subject, view.job, driver);
+    }
+    putCrossovers(all, scope, view);
+    return scope;
+}
+
+/// Third-octave means of a level difference, one band centre for each.
+struct PairShape {
+    double level{};
+    double largest{}; ///< of what remains without the level, signed
+};
+
+std::optional<PairShape> compare(const CabinetResult& left, const CabinetResult& right) {
+    std::vector<double> bands;
+    for (int n = -7; n <= 10; ++n) { // 200 Hz to 10 kHz, IEC 61260-1
+        const double centre = 1000.0 * std::pow(10.0, n / 10.0);
+        const curve::Range band{centre * std::pow(10.0, -0.05), centre * std::pow(10.0, 0.05)};
+        const auto l = speaker::meanLevel(left.axis, left.sum, band);
+        const auto r = speaker::meanLevel(right.axis, right.sum, band);
+        if (l && r) {
+            bands.push_back(*l - *r);
+        }
+    }
+    if (bands.empty()) {
+        return std::nullopt;
+    }
+    PairShape shape;
+    for (const double band : bands) {
+        shape.level += band / static_cast<double>(bands.size());
+    }
+    for (const double band : bands) {
+        const double rest = band - shape.level;
+        shape.largest = std::abs(rest) > std::abs(shape.largest) ? rest : shape.largest;
+    }
+    return shape;
+}
+
+/// Whether the lowest ways push together.
+std::optional<bool> samePolarity(const CabinetView& left, const CabinetView& right) {
+    const auto l = waysFromBelow(left);
+    const auto r = waysFromBelow(right);
+    if (l.empty() || r.empty() || left.result.axis != right.result.axis) {
+        return std::nullopt;
+    }
+    // The octave in which the lowest way is loudest decides.
+    const auto loudest = std::ranges::max_element(
+        l.front().way->pressure, {}, [](const curve::Complex& p) { return std::norm(p); });
+    const auto k = static_cast<std::size_t>(loudest - l.front().way->pressure.begin());
+    const double angle = std::arg(l.front().way->pressure[k] / r.front().way->pressure[k]);
+    return std::abs(angle) < std::numbers::pi / 2.0;
+}
+
+void putPair(Collector& all, const CabinetView& left, const CabinetView& right) {
+    const std::size_t scope = all.add({.cabinet = left.cabinet.id, .other = right.cabinet.id});
+    all.put(scope, "polar.mirrored", left.cabinet.mirrored != right.cabinet.mirrored);
+    if (!left.result.sum.empty() && !right.result.sum.empty()) {
+        if (const auto shape = compare(left.result, right.result)) {
+            all.put(scope, "pair.level_difference_db", shape->level);
+            all.put(scope, "pair.shape_max_db", shape->largest);
+        }
+        if (const auto same = samePolarity(left, right)) {
+            all.put(scope, "pair.polarity_equal", *same);
+        }
+    }
+    if (left.cabinet.mounts.size() != right.cabinet.mounts.size()) {
+        return;
+    }
+    for (std::size_t i = 0; i < left.cabinet.mounts.size(); ++i) {
+        const auto l = resonanceOf(left.assembly, left.cabinet.mounts[i].driver);
+        const auto r = resonanceOf(right.assembly, right.cabinet.mounts[i].driver);
+        if (l && r) {
+            const std::size_t twins = all.add({.cabinet = left.cabinet.id,
+                                               .driver = left.cabinet.mounts[i].driver,
+                                               .other = right.cabinet.mounts[i].driver},
+                                              scope);
+            all.put(twins, "pair.fs_left_hz", *l);
+            all.put(twins, "pair.fs_right_hz", *r);
+        }
+    }
+}
+
+} // namespace
+
+std::vector<Scope> facts(const Job& job, const Assembly& assembly, const Evaluation& evaluation) {
+    Collector all;
+    std::vector<CabinetView> views;
+    for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
+        views.push_back({job, assembly, job.cabinets[i], evaluation.cabinets[i]});
+        putCabinet(all, views.back());
+    }
+    for (std::size_t i = 0; i < views.size(); ++i) {
+        for (std::size_t j = i + 1; j < views.size(); ++j) {
+            if (views[i].cabinet.twin == views[j].cabinet.id) {
+                putPair(all, views[i], views[j]);
+            }
+        }
+    }
+    return all.take();
+}
+
+speaker::Limits limitsOf(const Job& job) {
+    speaker::Limits limits;
+    for (const RuleLimit& limit : job.limits) {
+        limits.insert_or_assign(limit.rule, limit.limit);
+    }
+    return limits;
+}
+
+Dismissal dismissalFor(const speaker::Finding& finding) {
+    return {.rule = std::string(speaker::rules()[finding.rule].id),
+            .cabinet = finding.subject.cabinet,
+            .driver = finding.subject.driver,
+            .other = finding.subject.other,
+            .part = finding.subject.part,
+            .take = finding.subject.take};
+}
+
+const Dismissal* dismissalOf(const Job& job, const speaker::Finding& finding) {
+    const Dismissal about = dismissalFor(finding);
+    const auto found = std::ranges::find_if(job.dismissals, [&](const Dismissal& dismissal) {
+        Dismissal bare = dismissal;
+        bare.note.clear();
+        bare.date.clear();
+        return bare == about;
+    });
+    return found == job.dismissals.end() ? nullptr : &*found;
+}
+
+} // namespace yf::job

@@ -1,0 +1,78 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/edit.h"
+
+/// What a hand does to a front: outline, drivers and their places. The twin of a mirrored pair
+/// follows, turned over.
+namespace yf::job {
+
+/// Outline of a cabinet and what is printed on it.
+struct Outline {
+    std::string name;
+    double width{};
+    double height{};
+    std::optional<double> depth;
+    std::optional<double> nominal;
+
+    bool operator==(const Outline&) const = default;
+};
+
+[[nodiscard]] Outline outlineOf(const Cabinet& cabinet);
+
+/// Fails: no name, a size out of its range, a driver that would no longer be on the front.
+[[nodiscard]] Edit
+changeOutline(const std::string& cabinet, const Outline& outline, std::string mergeKey = {});
+
+/// To a place on the front, from its middle; what would leave the front stops at its edge.
+[[nodiscard]] Edit moveDriver(const std::string& cabinet, const Mount& to, std::string mergeKey);
+
+/// What is printed on a driver and what was found of it.
+struct DriverData {
+    std::string name;
+    Band band{};
+    Condition condition{};
+    double diameter{};
+    std::optional<double> nominal;
+
+    bool operator==(const DriverData&) const = default;
+};
+
+[[nodiscard]] DriverData dataOf(const Driver& driver);
+
+/// Fails: no name, a size out of its range.
+[[nodiscard]] Edit
+changeDriver(const std::string& driver, const DriverData& data, std::string mergeKey = {});
+
+/// Another driver on the front, in a free place if there is one, with a way of its own that has no
+/// parts yet. Only where the network is of ways in parallel or series.
+[[nodiscard]] Edit addDriver(const std::string& cabinet, const DriverData& data);
+
+/// Off the front, and its way out of the network with all its parts. Its takes stay in the job.
+/// The last driver stays.
+[[nodiscard]] Edit removeDriver(const std::string& cabinet, const std::string& driver);
+
+/// A mirror image of a cabinet with drivers of its own, not measured yet; the two are a pair.
+[[nodiscard]] Edit addTwin(const std::string& cabinet);
+
+/// Fails: the last one.
+[[nodiscard]] Edit removeCabinet(const std::string& cabinet);
+
+[[nodiscard]] Edit changeUnits(LengthUnits units);
+
+/// The scale that plots of its kind keep from now on.
+[[nodiscard]] Edit sealScale(const HouseScale& scale);
+
+/// Back to the built-in one.
+[[nodiscard]] Edit unsealScale(ScaleKind kind);
+
+/// A limit of a rule; nothing: its default.
+[[nodiscard]] Edit changeLimit(const std::string& rule, std::optional<double> limit);
+
+/// A finding set aside. Fails without a note.
+[[nodiscard]] Edit dismiss(const Dismissal& dismissal);
+
+/// A finding taken up again.
+[[nodiscard]] Edit takeUp(const Dismissal& dismissal);
+
+} // namespace yf::job

@@ -1,0 +1,119 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/record.h"
+
+#include "core/text/nearest.h"
+
+#include <algorithm>
+
+namespace yf::job {
+
+namespace {
+
+LogEntry& log(Record& record, LogEntry::Kind kind, const std::string& at, std::string text) {
+    record.log.push_back({kind, at, std::move(text)});
+    return record.log.back();
+}
+
+Change stepped(Record& record, Moved moved, const LogEntry& entry) {
+    return {.step = Change::Stepped{record.history.step(), moved}, .log = entry};
+}
+
+} // namespace
+
+std::string_view kindName(LogEntry::Kind kind) {
+    static constexpr std::string_view names[] = {"changed", "undone", "redone", "note", "snapshot"};
+    return names[static_cast<std::size_t>(kind)];
+}
+
+const Snapshot* Record::findSnapshot(const std::string& name) const {
+    const auto found = std::ranges::find(snapshots, name, &Snapshot::name);
+    return found == snapshots.end() ? nullptr : &*found;
+}
+
+Result<Change> apply(Record& record, const Edit& edit, const std::string& at) {
+    YF_TRY(moved, record.history.apply(edit));
+    const std::string& name = record.history.step().name;
+    const bool again = moved == Moved::merged && !record.log.empty() &&
+                       record.log.back().kind == LogEntry::Kind::changed;
+    if (again) {
+        record.log.back() = {LogEntry::Kind::changed, at, name};
+    } else {
+        log(record, LogEntry::Kind::changed, at, name);
+    }
+    Change change = stepped(record, moved, record.log.back());
+    change.replacesLog = again;
+    return change;
+}
+
+std::optional<Change> undo(Record& record, const std::string& at) {
+    if (!record.history.canUndo()) {
+        return std::nullopt;
+    }
+    const std::string name = record.history.undoName();
+    record.history.undo();
+    return stepped(record, Moved::back, log(record, LogEntry::Kind::undone, at, name));
+}
+
+std::optional<Change> redo(Record& record, const std::string& at) {
+    if (!record.history.canRedo()) {
+        return std::nullopt;
+    }
+    record.history.redo();
+    return stepped(record,
+                   Moved::forward,
+                   log(record, LogEntry::Kind::redone, at, record.history.step().name));
+}
+
+Result<Change> takeSnapshot(Record& record, const std::string& name, const std::string& at) {
+    if (name.empty()) {
+        return Error{"name", "nothing is written", "must have at least one letter"};
+    }
+    if (record.findSnapshot(name) != nullptr) {
+        return Error{"name", "'" + name + "' stands already", "choose another name"};
+    }
+    record.history.endGesture();
+    record.snapshots.push_back({name, at, record.job()});
+    return Change{.taken = record.snapshots.back(),
+                  .log = log(record, LogEntry::Kind::snapshot, at, name)};
+}
+
+Result<Change> dropSnapshot(Record& record, const std::string& name, const std::string& at) {
+    const auto found = std::ranges::find(record.snapshots, name, &Snapshot::name);
+    if (found == record.snapshots.end()) {
+        std::vector<std::string> names;
+        std::ranges::transform(record.snapshots, std::back_inserter(names), &Snapshot::name);
+        return Error{"name",
+                     "there is no snapshot '" + name + "'",
+                     names.empty() ? "" : "the nearest one is " + text::nearest(name, names)};
+    }
+    record.snapshots.erase(found);
+    record.history.endGesture();
+    return Change{.dropped = name,
+                  .log = log(record, LogEntry::Kind::snapshot, at, "Forget the snapshot " + name)};
+}
+
+Result<Change> addNote(Record& record, const std::string& text, const std::string& at) {
+    if (text.empty()) {
+        return Error{"note", "nothing is written", "must have at least one letter"};
+    }
+    // What is done next is another thing than what the note is about.
+    record.history.endGesture();
+    return Change{.log = log(record, LogEntry::Kind::note, at, text)};
+}
+
+Edit restoreSnapshot(const Snapshot& snapshot) {
+    return {"Restore the snapshot " + snapshot.name,
+            [job = snapshot.job](const Job& now) -> Result<Job> {
+                Job restored = job;
+                for (const Take& take : now.takes) {
+                    if (findTake(restored, take.id) == nullptr) {
+                        restored.takes.push_back(take);
+                    }
+                }
+                return restored;
+            },
+            {},
+            {}};
+}
+
+} // namespace yf::job
