@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What the line calls saved is on the disk: the editing window is killed with SIGKILL fifty times
+// What the line calls saved is on the disk: the editing window is killed with SIGKILL three hundred times
 // at random moments; each time the file must open, pass its integrity check and hold at least the
 // last value that was confirmed on the screen.
 #include "core/job/store/store.h"
@@ -71,8 +71,8 @@ int lastConfirmed(int output, std::string said, int before) {
 
 } // namespace
 
-TEST(Crash, fiftyKillsLoseNothingThatWasConfirmed) {
-    constexpr int kills = 50;
+TEST(Crash, threeHundredKillsLoseNothingThatWasConfirmed) {
+    constexpr int kills = 300;
     const TempFolder folder;
     const std::string path = folder.path("job.yfjob");
     ASSERT_TRUE(job::store::Store::create(path, demoHistory()).ok());
