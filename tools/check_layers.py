@@ -17,6 +17,8 @@ LIBRARIES = {
     "nlohmann/": ["core/text"],
     "Eigen/": ["core/network", "core/driver"],
     "sqlite3.h": ["core/job/store"],
+    "fftw3.h": ["core/signal"],
+    "sndfile.h": ["core/signal"],
 }
 # room: the prefixes of our own headers that it may include; Qt or not
 RULES = {

@@ -211,6 +211,8 @@ struct Form {
     Delimiter delimiter{};
     bool decimalComma{};
     std::size_t columns{};
+    std::size_t value{1}; ///< index of its column
+    std::optional<std::size_t> phase;
 };
 
 Result<double>
@@ -278,6 +280,21 @@ Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& reques
                   1,
                   "only one column was found; frequency and level or ohms are needed");
     }
+    form.value = static_cast<std::size_t>(request.valueColumn) - 1;
+    if (form.value >= form.columns) {
+        return Error{"value_column",
+                     std::to_string(request.valueColumn) + " given",
+                     "the table has " + std::to_string(form.columns) + " columns"};
+    }
+    const auto phase = static_cast<std::size_t>(request.phaseColumn.value_or(3));
+    if (request.phaseColumn && phase > form.columns) {
+        return Error{"phase_column",
+                     std::to_string(phase) + " given",
+                     "the table has " + std::to_string(form.columns) + " columns"};
+    }
+    if (phase > 0 && phase <= form.columns && phase - 1 != form.value) {
+        form.phase = phase - 1;
+    }
     return form;
 }
 
@@ -305,14 +322,16 @@ Result<Rows> readRows(const std::vector<Line>& data, const Form& form) {
             return at(line.number, 1, quoted(cells[0]) + " is a negative frequency");
         }
         ++result.read;
-        if (frequency == 0.0 && (isMinusInfinity(cells[1]) || readCell(cells[1], line, 2, form))) {
+        const std::string_view cell = cells[form.value];
+        if (frequency == 0.0 &&
+            (isMinusInfinity(cell) || readCell(cell, line, form.value + 1, form))) {
             result.dcDropped = true;
             continue;
         }
-        YF_TRY(value, readCell(cells[1], line, 2, form));
+        YF_TRY(value, readCell(cell, line, form.value + 1, form));
         row.value = value;
-        if (form.columns > 2) {
-            YF_TRY(phase, readCell(cells[2], line, 3, form));
+        if (form.phase) {
+            YF_TRY(phase, readCell(cells[*form.phase], line, *form.phase + 1, form));
             row.phase = phase;
         }
         result.rows.push_back(row);
@@ -323,7 +342,7 @@ Result<Rows> readRows(const std::vector<Line>& data, const Form& form) {
 /// What the second column is called, lower case; the whole header where columns cannot be told.
 std::string valueHeader(std::string_view header, const Form& form) {
     const auto names = splitColumns(header, form.delimiter);
-    return lower(names.size() == form.columns ? names[1] : header);
+    return lower(names.size() == form.columns ? names[form.value] : header);
 }
 
 std::optional<bool> impedanceByHeader(const std::string& words) {
@@ -449,8 +468,10 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
         std::ranges::for_each(rows, [](Row& row) { row.frequency *= 1000.0; });
         table.warnings.emplace_back("kilohertz");
     }
-    table.hasPhase = form.columns > 2;
-    const bool radians = table.hasPhase && hasWord(header, "rad");
+    table.hasPhase = form.phase.has_value();
+    const bool radians = table.hasPhase && (request.phaseUnit == PhaseUnitChoice::automatic
+                                                ? hasWord(header, "rad")
+                                                : request.phaseUnit == PhaseUnitChoice::radians);
     if (radians) {
         table.warnings.emplace_back("radians");
     } else {
@@ -496,6 +517,32 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
         table.phases = std::move(phases);
     }
     return table;
+}
+
+Result<TablePreview> previewTable(const ImportRequest& request) {
+    if (!request.text) {
+        return Error{"text", "missing", "must hold the table"};
+    }
+    YF_TRY(text, decode(*request.text));
+    const Lines lines = splitLines(text);
+    if (lines.data.empty()) {
+        return Error{"text", "no row begins with a number", "must hold a table"};
+    }
+    YF_TRY(form, findForm(lines.data, request));
+    TablePreview preview;
+    const auto names = splitColumns(lines.header, form.delimiter);
+    for (std::size_t c = 0; c < form.columns; ++c) {
+        preview.header.emplace_back(names.size() == form.columns ? names[c] : std::string_view{});
+        preview.roles.push_back(c == 0            ? ColumnRole::frequency
+                                : c == form.value ? ColumnRole::value
+                                : c == form.phase ? ColumnRole::phase
+                                                  : ColumnRole::unused);
+    }
+    for (std::size_t r = 0; r < std::min(previewRows, lines.data.size()); ++r) {
+        const auto cells = splitColumns(lines.data[r].content, form.delimiter);
+        preview.rows.emplace_back(cells.begin(), cells.end());
+    }
+    return preview;
 }
 
 curve::Curve toCurve(const ImportedTable& table) {

@@ -16,6 +16,7 @@ enum class QuantityChoice { automatic, level, impedance };
 enum class DelimiterChoice { automatic, tab, semicolon, space, comma };
 enum class DecimalChoice { automatic, point, comma };
 enum class FrequencyUnitChoice { automatic, hz, khz };
+enum class PhaseUnitChoice { automatic, degrees, radians };
 
 /// A text table to be read, and what of its form is known already. Command line:
 /// `measure import`; exactly one of text and text_file.
@@ -26,6 +27,9 @@ struct ImportRequest {
     DelimiterChoice delimiter{};
     DecimalChoice decimal{};
     FrequencyUnitChoice frequencyUnit{};
+    PhaseUnitChoice phaseUnit{};
+    int valueColumn{2};
+    std::optional<int> phaseColumn; ///< 0: none; absent: the third, where there is one
 
     static void fields(auto& self, auto&& field) {
         using namespace yf::quantity;
@@ -42,6 +46,11 @@ struct ImportRequest {
         field(self.decimal, Choice<3>{"decimal", {"auto", "point", "comma"}, "decimal sign", 0});
         field(self.frequencyUnit,
               Choice<3>{"frequency_unit", {"auto", "hz", "khz"}, "unit of the first column", 0});
+        field(self.phaseUnit,
+              Choice<3>{"phase_unit", {"auto", "degrees", "radians"}, "unit of the phases", 0});
+        field(self.valueColumn, Whole{"value_column", 2, 1000, "which column holds the value", 2});
+        field(self.phaseColumn,
+              Whole{"phase_column", 0, 1000, "which column holds the phase; 0: none"});
     }
 
     bool operator==(const ImportRequest&) const = default;
@@ -96,6 +105,22 @@ inline constexpr std::size_t largestTable = 32U << 20U;
 /// byte, fewer than two rows, a text beyond `largestTable`. Equal frequencies become their complex
 /// mean. Source: docs/theory/measurement.md, "Text tables".
 [[nodiscard]] Result<ImportedTable> importTable(const ImportRequest& request);
+
+/// What each column was taken for.
+enum class ColumnRole { frequency, value, phase, unused };
+
+/// The first rows of a table as they stand in it, for a look before it is taken.
+struct TablePreview {
+    std::vector<std::string> header; ///< a word for each column; empty where there is none
+    std::vector<ColumnRole> roles;
+    std::vector<std::vector<std::string>> rows; ///< at most `previewRows`
+};
+
+inline constexpr std::size_t previewRows = 8;
+
+/// Never fails on a cell: what is wrong with one is said by importTable. Fails where there is no
+/// table at all.
+[[nodiscard]] Result<TablePreview> previewTable(const ImportRequest& request);
 
 /// The table as a curve: pascals (levels re 20 µPa) or ohms; without a phase column the values are
 /// real and the curve says Phase::none.

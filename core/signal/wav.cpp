@@ -1,0 +1,157 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/signal/wav.h"
+
+#include <sndfile.h>
+
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+#include <cstring>
+#include <memory>
+
+namespace yf::signal {
+
+namespace {
+
+/// A file in memory, as the library wants to see one.
+struct Memory {
+    std::string bytes;
+    sf_count_t at{};
+};
+
+Memory& memoryOf(void* user) {
+    return *static_cast<Memory*>(user);
+}
+
+sf_count_t lengthOf(void* user) {
+    return static_cast<sf_count_t>(memoryOf(user).bytes.size());
+}
+
+sf_count_t seekIn(sf_count_t offset, int whence, void* user) {
+    Memory& memory = memoryOf(user);
+    const sf_count_t base = whence == SEEK_SET   ? 0
+                            : whence == SEEK_CUR ? memory.at
+                                                 : lengthOf(user);
+    memory.at = std::max<sf_count_t>(0, base + offset);
+    return memory.at;
+}
+
+sf_count_t readFrom(void* to, sf_count_t count, void* user) {
+    Memory& memory = memoryOf(user);
+    const sf_count_t there = std::max<sf_count_t>(0, lengthOf(user) - memory.at);
+    const sf_count_t got = std::min(count, there);
+    std::memcpy(to, memory.bytes.data() + memory.at, static_cast<std::size_t>(got));
+    memory.at += got;
+    return got;
+}
+
+sf_count_t writeTo(const void* from, sf_count_t count, void* user) {
+    Memory& memory = memoryOf(user);
+    const auto end = static_cast<std::size_t>(memory.at + count);
+    if (memory.bytes.size() < end) {
+        memory.bytes.resize(end);
+    }
+    std::memcpy(memory.bytes.data() + memory.at, from, static_cast<std::size_t>(count));
+    memory.at += count;
+    return count;
+}
+
+sf_count_t whereIn(void* user) {
+    return memoryOf(user).at;
+}
+
+SF_VIRTUAL_IO inMemory() {
+    return {lengthOf, seekIn, readFrom, writeTo, whereIn};
+}
+
+struct FileEnd {
+    void operator()(SNDFILE* file) const { sf_close(file); }
+};
+
+using File = std::unique_ptr<SNDFILE, FileEnd>;
+
+std::string formatName(int format) {
+    switch (format & SF_FORMAT_SUBMASK) {
+    case SF_FORMAT_PCM_16:
+        return "WAV, 16 bit";
+    case SF_FORMAT_PCM_24:
+        return "WAV, 24 bit";
+    case SF_FORMAT_PCM_32:
+        return "WAV, 32 bit";
+    case SF_FORMAT_FLOAT:
+        return "WAV, 32 bit float";
+    case SF_FORMAT_DOUBLE:
+        return "WAV, 64 bit float";
+    default:
+        return "WAV";
+    }
+}
+
+constexpr sf_count_t mostSamples = 600LL * 192000LL;
+
+} // namespace
+
+bool looksLikeWav(const std::string& bytes) {
+    return bytes.size() > 12 &&
+           (bytes.starts_with("RIFF") || bytes.starts_with("RF64") || bytes.starts_with("RIFX")) &&
+           bytes.compare(8, 4, "WAVE") == 0;
+}
+
+Result<Sound> readWav(const std::string& bytes, const std::string& name) {
+    if (!looksLikeWav(bytes)) {
+        return Error{name, "does not begin like a WAV file", "must be a WAV file"};
+    }
+    Memory memory{bytes, 0};
+    SF_VIRTUAL_IO io = inMemory();
+    SF_INFO info{};
+    const File file(sf_open_virtual(&io, SFM_READ, &info, &memory));
+    if (!file) {
+        return Error{name, sf_strerror(nullptr), "must be a WAV file of PCM or float samples"};
+    }
+    if (info.frames <= 0 || info.channels <= 0 || info.samplerate <= 0) {
+        return Error{name, "holds no samples", "must hold an impulse response"};
+    }
+    if (info.frames * info.channels > mostSamples) {
+        return Error{name,
+                     std::to_string(info.frames * info.channels) + " samples",
+                     "an impulse response is shorter than ten minutes"};
+    }
+    std::vector<double> mixed(static_cast<std::size_t>(info.frames * info.channels));
+    const sf_count_t got = sf_readf_double(file.get(), mixed.data(), info.frames);
+    if (got != info.frames) {
+        return Error{name,
+                     "ends after " + std::to_string(got) + " of " + std::to_string(info.frames) +
+                         " samples",
+                     "the file is cut off"};
+    }
+    if (const auto bad = std::ranges::find_if_not(mixed, [](double v) { return std::isfinite(v); });
+        bad != mixed.end()) {
+        return Error{name,
+                     "sample " + std::to_string((bad - mixed.begin()) / info.channels + 1) +
+                         " is no number",
+                     "all samples must be finite"};
+    }
+    Sound sound{.rate = static_cast<double>(info.samplerate), .format = formatName(info.format)};
+    sound.channels.resize(static_cast<std::size_t>(info.channels));
+    for (std::size_t n = 0; n < mixed.size(); ++n) {
+        sound.channels[n % sound.channels.size()].push_back(mixed[n]);
+    }
+    return sound;
+}
+
+std::string writeWav(const std::vector<double>& samples, double rate) {
+    Memory memory;
+    SF_VIRTUAL_IO io = inMemory();
+    SF_INFO info{};
+    info.samplerate = static_cast<int>(std::lround(rate));
+    info.channels = 1;
+    info.format = SF_FORMAT_WAV | SF_FORMAT_FLOAT;
+    {
+        const File file(sf_open_virtual(&io, SFM_WRITE, &info, &memory));
+        YF_EXPECT(file != nullptr);
+        sf_writef_double(file.get(), samples.data(), static_cast<sf_count_t>(samples.size()));
+    }
+    return memory.bytes;
+}
+
+} // namespace yf::signal

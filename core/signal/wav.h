@@ -1,0 +1,29 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/base/result.h"
+
+#include <string>
+#include <vector>
+
+namespace yf::signal {
+
+/// What a sound file holds: full scale is 1.
+struct Sound {
+    double rate{}; ///< Hz
+    std::vector<std::vector<double>> channels;
+    std::string format; ///< "WAV, 32 bit float", for people
+};
+
+/// The content of a WAV file (PCM of 16, 24 or 32 bits, float of 32 or 64). Fails with the name as
+/// subject: no sound file, nothing in it, longer than 10 minutes of one channel at 192 kHz, a
+/// sample that is no number.
+[[nodiscard]] Result<Sound> readWav(const std::string& bytes, const std::string& name);
+
+/// Whether these bytes begin like a WAV file.
+[[nodiscard]] bool looksLikeWav(const std::string& bytes);
+
+/// One channel as 32-bit float WAV: for tests and for handing an impulse response on.
+[[nodiscard]] std::string writeWav(const std::vector<double>& samples, double rate);
+
+} // namespace yf::signal
