@@ -107,7 +107,11 @@ int main(int argc, char** argv) {
         QStringLiteral("Part of the window to open: start, front-editor, log, help, finder, "
                        "differences, snapshot, finding:ID; may be given again."),
         QStringLiteral("part"));
-    parser.addOptions({cabinet, reveal, demo, pictureFile, theme, stage, driver, table, size});
+    const QCommandLineOption import(QStringLiteral("import"),
+                                    QStringLiteral("Look at a file before it is taken; may be given "
+                                                   "again."),
+                                    QStringLiteral("file"));
+    parser.addOptions({import, cabinet, reveal, demo, pictureFile, theme, stage, driver, table, size});
     parser.addPositionalArgument(
         QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
     parser.process(application);
@@ -161,6 +165,10 @@ int main(int argc, char** argv) {
         window.importTables(pair.left(equals), {pair.mid(equals + 1)});
     }
     window.show();
+    if (const QStringList files = parser.values(import); !files.isEmpty()) {
+        waitFor(window);
+        window.previewImport(files);
+    }
     if (const QStringList parts = parser.values(reveal); !parts.isEmpty()) {
         waitFor(window);
         for (const QString& part : parts) {

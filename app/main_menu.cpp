@@ -58,6 +58,11 @@ void MainMenu::fillJob() {
     add(job, {tr("&Start page"), QStringLiteral("start"), {}}, [this] { window_.showStart(); });
     job->addSeparator();
     needJob_ << add(job,
+                    {tr("&Import measurements …"),
+                     QStringLiteral("import"),
+                     QKeySequence(Qt::CTRL | Qt::Key_I)},
+                    [this] { window_.askMeasurements(); });
+    needJob_ << add(job,
                     {tr("Save a &copy …"), QStringLiteral("copy"), QKeySequence::SaveAs},
                     [this] { window_.askCopy(); });
     place_ = add(job, {tr("Give the changes a &file …"), QStringLiteral("place"), {}}, [this] {

@@ -7,6 +7,7 @@
 #include "app/front/front_editor.h"
 #include "app/front/front_view.h"
 #include "app/help/help_pane.h"
+#include "app/import/import_sheet.h"
 #include "app/line/line_bar.h"
 #include "app/main_menu.h"
 #include "app/plots/plot.h"
@@ -18,6 +19,7 @@
 #include "app/start/start_page.h"
 #include "app/theme/theme.h"
 #include "app/widgets/ask.h"
+#include "app/widgets/dropped_files.h"
 #include "app/widgets/words.h"
 #include "core/job/front_edit.h"
 #include "core/job/import_take.h"
@@ -29,6 +31,7 @@
 #include <QApplication>
 #include <QCloseEvent>
 #include <QDate>
+#include <QDragEnterEvent>
 #include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -69,6 +72,7 @@ MainWindow::MainWindow(Ask& ask, QWidget* parent) : QMainWindow(parent), ask_(as
     setObjectName(QStringLiteral("main_window"));
     resize(1280, 800);
     setMinimumSize(1024, 700);
+    setAcceptDrops(true);
     build();
     menu_ = new MainMenu(*this);
     connectParts();
@@ -137,6 +141,8 @@ void MainWindow::build() {
         stage->setProperty("help", stage->id());
         pages_->addWidget(stage);
     }
+    import_ = new ImportSheet(middle);
+    pages_->addWidget(import_);
     route_ = new Route(stages_, left_);
     findings_ = new FindingsPanel(middle);
     findings_->setProperty("help", QStringLiteral("findings"));
@@ -219,6 +225,20 @@ void MainWindow::connectParts() {
     connect(startPage_, &StartPage::openWanted, this, &MainWindow::askOpen);
     connect(startPage_, &StartPage::recentWanted, &desk_, &Desk::openJob);
     connect(startPage_, &StartPage::earlierWanted, this, &MainWindow::bringBack);
+    connect(import_, &ImportSheet::left, this, &MainWindow::leaveImport);
+    connect(import_,
+            &ImportSheet::taken,
+            this,
+            [this](const QVector<std::pair<QString, job::Take>>& takes) {
+                for (const auto& [driver, take] : takes) {
+                    desk_.apply(job::addTake(driver.toStdString(), take));
+                    desk_.chooseDriver(driver);
+                }
+                leaveImport();
+                notice_->tell(Gravity::good,
+                              takes.size() == 1 ? tr("One take joined the job.")
+                                                : tr("%1 takes joined the job.").arg(takes.size()));
+            });
     connect(snapshots_, &SnapshotBar::nameGiven, this, [this](const QString& name) {
         tell(desk_.document()->takeSnapshot(name.toStdString()));
     });
@@ -519,7 +539,7 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         // One byte more than is allowed is enough for the importer to refuse by size.
         const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
         const auto imported =
-            job::importTake({bytes.toStdString(),
+            job::importTake(job::TableFile{bytes.toStdString(),
                              base.toStdString(),
                              QDate::currentDate().toString(Qt::ISODate).toStdString()});
         if (!imported) {
@@ -535,7 +555,50 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         desk_.apply(job::addTake(id, imported->take));
     }
     desk_.chooseDriver(words(id));
-    notice_->tell(gravity, told.join(u'\n'));
+    notice_->offer(gravity, told.join(u'\n'), tr("Look and correct …"), [this, driver, files] {
+        previewFiles(driver, files);
+    });
+}
+
+void MainWindow::previewFiles(const QString& driver, const QStringList& files) {
+    if (desk_.document() == nullptr || !desk_.sight().present || files.isEmpty()) {
+        notice_->tell(Gravity::note, tr("Open a job or make a new one first; then drop the files."));
+        return;
+    }
+    const job::Driver* found = driver.isEmpty() ? nullptr : desk_.driverNamed(driver);
+    notice_->clear();
+    import_->open(desk_.sight(), files, found == nullptr ? QString{} : words(found->id));
+    pages_->setCurrentWidget(import_);
+    route_->setCurrent(nullptr);
+    findings_->setVisible(false);
+}
+
+void MainWindow::leaveImport() {
+    showStage(stage_);
+}
+
+void MainWindow::askMeasurements() {
+    previewFiles({},
+                 ask_.filesToOpen(this,
+                                  tr("Measurements"),
+                                  tr("Tables and impulse responses (*.txt *.csv *.frd *.zma *.dat "
+                                     "*.wav);;All files (*)")));
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    if (!droppedFiles(event->mimeData()).isEmpty()) {
+        event->acceptProposedAction();
+    }
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    event->acceptProposedAction();
+    const QStringList files = droppedFiles(event->mimeData());
+    if (files.size() == 1 && files.front().endsWith(QStringLiteral(".yfjob"))) {
+        desk_.openJob(files.front());
+    } else {
+        previewFiles({}, files);
+    }
 }
 
 void MainWindow::askTables(const QString& driver) {

@@ -25,6 +25,7 @@ class FrontEditor;
 class FrontView;
 class HelpPane;
 class HoldSpace;
+class ImportSheet;
 class LineBar;
 class LogStrip;
 class MainMenu;
@@ -64,6 +65,9 @@ public:
 
     [[nodiscard]] const Evaluated* present() const { return desk_.sight().present.get(); }
 
+    /// Files for a look before they are taken.
+    void previewImport(const QStringList& files) { previewFiles({}, files); }
+
     /// For pictures and tests: the parts of the frame by name ("front-editor", "log", "help",
     /// "finder", "differences", "start").
     void reveal(const QString& part);
@@ -76,6 +80,8 @@ protected:
     void closeEvent(QCloseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
 
 private:
     friend class MainMenu;
@@ -108,6 +114,9 @@ private:
     void askCopy();
     void askPlace();
     void askTables(const QString& driver);
+    void askMeasurements();
+    void previewFiles(const QString& driver, const QStringList& files);
+    void leaveImport();
     void savePicture(Plot& plot, PictureFormat format);
     void bringBack(const EarlierChoice& choice);
     void findCommand();
@@ -138,6 +147,7 @@ private:
     QToolButton* editFront_{};
     QStackedWidget* pages_{};
     StartPage* startPage_{};
+    ImportSheet* import_{};
     QVector<Stage*> stages_;
     Stage* stage_{};
     MainMenu* menu_{};

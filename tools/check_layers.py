@@ -39,7 +39,7 @@ RULES = {
     "tests/": (["core/", "cli/", "app/", "demo/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/"]
+STAGES = ["app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
 
 

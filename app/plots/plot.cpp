@@ -131,10 +131,12 @@ void Plot::buildAxes() {
                 }
                 house_->setVisible(!atHouseScale());
                 updateFoot();
+                redrawSoon();
             });
     connect(canvas_->yAxis, qOverload<const QCPRange&>(&QCPAxis::rangeChanged), this, [this] {
         house_->setVisible(!atHouseScale());
         updateFoot();
+        redrawSoon();
     });
 }
 
@@ -298,6 +300,28 @@ void Plot::redraw() {
     describe();
     canvas_->layer(QLatin1String(bandLayer))->replot();
     canvas_->layer(QLatin1String(curvesLayer))->replot();
+}
+
+/// Dashes are cut for the pixels that there are: another size or scale wants them cut anew, once
+/// everything is in its place.
+void Plot::redrawSoon() {
+    if (redrawWaits_ || picture_.traces.isEmpty()) {
+        return;
+    }
+    redrawWaits_ = true;
+    QMetaObject::invokeMethod(
+        this,
+        [this] {
+            redrawWaits_ = false;
+            drawAll();
+            canvas_->layer(QLatin1String(curvesLayer))->replot();
+        },
+        Qt::QueuedConnection);
+}
+
+void Plot::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    redrawSoon();
 }
 
 QString Plot::footText() const {

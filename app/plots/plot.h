@@ -101,6 +101,7 @@ protected:
     void changeEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void contextMenuEvent(QContextMenuEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
@@ -117,6 +118,7 @@ private:
     void drawMark();
     void drawPins();
     void redraw();
+    void redrawSoon();
     void readAtCrosshair();
     void moveCrosshair(double at);
     void setScale(const job::HouseScale& scale);
@@ -134,6 +136,7 @@ private:
     double crosshair_{1000.0};
     QVector<double> pins_;
     QSet<QString> hidden_;
+    bool redrawWaits_{};
     QVector<job::HouseScale> views_; ///< before the last movements
     QCustomPlot* canvas_{};
     Readings* readings_{};

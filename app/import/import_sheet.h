@@ -1,0 +1,92 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/plots/plot.h"
+#include "app/stage.h"
+#include "core/job/import_take.h"
+
+#include <QWidget>
+
+class QCheckBox;
+class QComboBox;
+class QLabel;
+class QListWidget;
+class QPushButton;
+class QSpinBox;
+class QTableWidget;
+
+namespace yf::app {
+
+class QuantityField;
+
+/// Files of measurements before they are taken: what each was understood to be, column by column,
+/// with its curve; everything can be corrected by hand, and the picture follows. Several files at
+/// once, each for a driver of its own.
+class ImportSheet final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit ImportSheet(QWidget* parent = nullptr);
+
+    /// Files that are not read yet; a driver's id for all of them, or empty: guessed by name.
+    void open(const Sight& sight, const QStringList& files, const QString& driver);
+
+    /// How many of the files could be read.
+    [[nodiscard]] int readable() const;
+
+Q_SIGNALS:
+    /// The takes to be added, in order, each with the id of its driver.
+    void taken(const QVector<std::pair<QString, yf::job::Take>>& takes);
+    void left();
+
+private:
+    struct Entry {
+        job::ImportOrder order;
+        std::string driver;
+        std::optional<Error> unreadable; ///< the file itself
+        std::optional<job::ImportedTake> imported;
+        QString problem;
+    };
+
+    void build();
+    QComboBox* choice(const QString& name, const QString& title, const QStringList& items);
+    QWidget* buildTableCorrections();
+    QWidget* buildSoundCorrections();
+    void read(Entry& entry);
+    void show(int index);
+    void showPreview(const Entry& entry);
+    void correct();
+    void markList();
+    void take();
+
+    job::Job job_;
+    std::vector<Entry> entries_;
+    bool showing_{};
+    QListWidget* list_{};
+    QComboBox* driver_{};
+    QuantityField* distance_{};
+    QuantityField* drive_{};
+    QCheckBox* common_{};
+    QuantityField* trustedFrom_{};
+    QWidget* tableCorrections_{};
+    QComboBox* quantity_{};
+    QComboBox* delimiter_{};
+    QComboBox* decimal_{};
+    QComboBox* frequencyUnit_{};
+    QComboBox* valueColumn_{};
+    QComboBox* phaseColumn_{};
+    QComboBox* phaseUnit_{};
+    QWidget* soundCorrections_{};
+    QuantityField* gate_{};
+    QuantityField* timeZero_{};
+    QuantityField* fullScale_{};
+    QComboBox* channel_{};
+    QTableWidget* preview_{};
+    QLabel* told_{};
+    Plot* level_{};
+    Plot* impedance_{};
+    Plot* impulse_{};
+    QPushButton* take_{};
+};
+
+} // namespace yf::app
