@@ -330,7 +330,8 @@ void FindingsPanel::addEntry(QVBoxLayout* column, const Finding& finding, const 
                                  words(finding.subject.part.empty() ? finding.subject.driver
                                                                     : finding.subject.part));
     QToolButton* show = link(tr("Show"), QStringLiteral("show_") + key, parent);
-    show->setAccessibleName(tr("Show %1").arg(subject));
+    show->setAccessibleName(
+        tr("Show %1: %2").arg(subject, spoken(speaker::rules()[finding.rule].what)));
     connect(show, &QToolButton::clicked, this, [this, finding] { Q_EMIT showWanted(finding); });
     row->addWidget(show, 0, Qt::AlignVCenter);
     column->addLayout(row);

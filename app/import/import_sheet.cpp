@@ -203,6 +203,7 @@ void ImportSheet::build() {
     preview_->setAccessibleName(tr("First rows of the file"));
     preview_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     preview_->setSelectionMode(QAbstractItemView::NoSelection);
+    preview_->setTabKeyNavigation(false); // Tab goes on to the next control
     preview_->setFixedHeight(previewHeight);
     preview_->verticalHeader()->setVisible(false);
     preview_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);

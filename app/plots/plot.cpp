@@ -658,19 +658,36 @@ void Plot::describe() {
         if (!trace.read || trace.values.isEmpty() || isHidden(trace.id)) {
             continue;
         }
-        // Where a curve begins and ends, and its ends up and down: what an eye takes in first.
-        const auto [low, high] = std::ranges::minmax_element(trace.values);
-        const auto at = [&](auto place) {
-            return tr("%1 at %2")
-                .arg(valueText(kind_, *place),
-                     placeText(kind_, trace.frequencies[place - trace.values.begin()]));
+        // Where a curve begins and ends on the sealed scale, and its ends up and down: what an eye
+        // takes in first.
+        std::optional<qsizetype> first;
+        qsizetype last = 0;
+        qsizetype least = 0;
+        qsizetype most = 0;
+        for (qsizetype k = 0; k < trace.values.size(); ++k) {
+            if (trace.frequencies[k] < houseScale().from || trace.frequencies[k] > houseScale().to) {
+                continue;
+            }
+            if (!first) {
+                first = least = most = k;
+            }
+            last = k;
+            least = trace.values[k] < trace.values[least] ? k : least;
+            most = trace.values[k] > trace.values[most] ? k : most;
+        }
+        if (!first) {
+            continue;
+        }
+        const auto at = [&](qsizetype k) {
+            return tr("%1 at %2").arg(valueText(kind_, trace.values[k]),
+                                      placeText(kind_, trace.frequencies[k]));
         };
         said << tr("%1 from %2 to %3, least %4, most %5")
                     .arg(trace.label,
-                         placeText(kind_, trace.frequencies.front()),
-                         placeText(kind_, trace.frequencies.back()),
-                         at(low),
-                         at(high));
+                         placeText(kind_, trace.frequencies[*first]),
+                         placeText(kind_, trace.frequencies[last]),
+                         at(least),
+                         at(most));
     }
     if (picture_.mark) {
         said << picture_.mark->text;

@@ -20,6 +20,10 @@ namespace yf::test {
 void WindowTest::SetUp() {
     path = folder.path("demo.yfjob");
     ASSERT_TRUE(job::store::Store::create(path, demoHistory()).ok());
+    openWindow();
+}
+
+void WindowTest::openWindow() {
     window = std::make_unique<app::MainWindow>(ask);
     window->resize(1280, 800);
     ASSERT_TRUE(window->openJob(QString::fromStdString(path)));

@@ -40,6 +40,9 @@ class WindowTest : public testing::Test {
 protected:
     void SetUp() override;
 
+    /// A window on the file at `path`, shown and active.
+    void openWindow();
+
     /// Waits until the picture shows the present and the file holds it.
     void settle();
 

@@ -285,13 +285,13 @@ TEST(ImportTable, curveOfATable) {
 }
 
 TEST(ImportTake, tellsAndKeepsHowItWasRead) {
-    const auto take = job::importTake({"freq,impedance\n100,6\n200,7\n", "old.txt", "2026-05-06"});
+    const auto take = job::importTake(job::TableFile{"freq,impedance\n100,6\n200,7\n", "old.txt", "2026-05-06"});
     ASSERT_TRUE(take.ok());
     EXPECT_EQ(take->take.kind, job::TakeKind::impedance);
     EXPECT_EQ(take->take.name, "old.txt");
     EXPECT_TRUE(take->doubtful);
     EXPECT_NE(take->told.find("minimum phase"), std::string::npos);
-    const auto refused = job::importTake({"nothing", "old.txt", "2026-05-06"});
+    const auto refused = job::importTake(job::TableFile{"nothing", "old.txt", "2026-05-06"});
     ASSERT_FALSE(refused.ok());
     EXPECT_EQ(refused.error().subject, "old.txt");
 }
