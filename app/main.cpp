@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/language.h"
 #include "app/main_window.h"
 #include "app/settings.h"
 #include "app/theme/theme.h"
@@ -107,11 +108,15 @@ int main(int argc, char** argv) {
         QStringLiteral("Part of the window to open: start, front-editor, log, help, finder, "
                        "differences, snapshot, finding:ID; may be given again."),
         QStringLiteral("part"));
-    const QCommandLineOption import(QStringLiteral("import"),
-                                    QStringLiteral("Look at a file before it is taken; may be given "
-                                                   "again."),
-                                    QStringLiteral("file"));
-    parser.addOptions({import, cabinet, reveal, demo, pictureFile, theme, stage, driver, table, size});
+    const QCommandLineOption import(
+        QStringLiteral("import"),
+        QStringLiteral("Look at a file before it is taken; may be given "
+                       "again."),
+        QStringLiteral("file"));
+    const QCommandLineOption language(
+        QStringLiteral("language"), QStringLiteral("en or de."), QStringLiteral("id"));
+    parser.addOptions(
+        {language, import, cabinet, reveal, demo, pictureFile, theme, stage, driver, table, size});
     parser.addPositionalArgument(
         QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
     parser.process(application);
@@ -140,6 +145,14 @@ int main(int argc, char** argv) {
                           .arg(parser.value(stage)));
     }
 
+    // Pictures are the same on every machine unless another language is asked for.
+    const QString spoken = parser.isSet(language) ? parser.value(language)
+                           : picture              ? QStringLiteral("en")
+                                                  : yf::app::settings::language();
+    if (!spoken.isEmpty() && spoken != QLatin1String("en") && spoken != QLatin1String("de")) {
+        return refuse(QStringLiteral("--language: '%1' given, must be en or de").arg(spoken));
+    }
+    yf::app::useLanguage(application, spoken);
     yf::app::loadFonts();
     yf::app::applyTheme(application, name);
     yf::app::AskWithDialogs ask;

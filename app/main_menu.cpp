@@ -21,6 +21,8 @@
 #include <QMenuBar>
 #include <QToolButton>
 
+#include <tuple>
+
 namespace yf::app {
 
 MainMenu::MainMenu(MainWindow& window) : QObject(&window), window_(window) {
@@ -95,9 +97,14 @@ void MainMenu::fillEdit() {
     redo_ = add(edit, {tr("&Redo"), QStringLiteral("redo"), QKeySequence::Redo}, [this] {
         window_.desk_.document()->redo();
     });
-    window_.undoButton_->setDefaultAction(undo_);
-    window_.redoButton_->setDefaultAction(redo_);
-    window_.undoButton_->setToolButtonStyle(Qt::ToolButtonTextOnly);
+    // Buttons of their own: one that took the action's ever new name would have the whole window
+    // laid out anew with each change.
+    for (const auto& [button, action, text] :
+         {std::tuple{window_.undoButton_, undo_, tr("Undo")},
+          std::tuple{window_.redoButton_, redo_, tr("Redo")}}) {
+        button->setText(text);
+        connect(button, &QToolButton::clicked, action, &QAction::trigger);
+    }
     edit->addSeparator();
     editFront_ = add(
         edit,
@@ -320,9 +327,11 @@ void MainMenu::update() {
          canUndo ? tr("&Undo: %1").arg(spoken(document->history().undoName())) : tr("&Undo"));
     name(redo_,
          canRedo ? tr("&Redo: %1").arg(spoken(document->history().redoName())) : tr("&Redo"));
-    // The name of a change may be long: it stands in the menu and the tooltip, not on the button.
-    window_.undoButton_->setText(tr("Undo"));
-    window_.redoButton_->setText(tr("Redo"));
+    for (const auto& [button, action] :
+         {std::pair{window_.undoButton_, undo_}, std::pair{window_.redoButton_, redo_}}) {
+        button->setEnabled(action->isEnabled());
+        button->setToolTip(action->text().remove(u'&'));
+    }
     editFront_->setChecked(window_.front_->editing());
     findings_->setChecked(window_.findingsWanted_ && document != nullptr);
     log_->setChecked(window_.log_->isVisible());

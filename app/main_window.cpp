@@ -379,6 +379,10 @@ void MainWindow::updateTitle() {
     setWindowTitle(title + QStringLiteral(" – Yellowfront"));
 }
 
+bool MainWindow::settled() const {
+    return desk_.settled() && findings_->settled();
+}
+
 void MainWindow::showStage(Stage* stage) {
     stage_ = stage;
     if (desk_.document() == nullptr) {
@@ -538,10 +542,10 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         }
         // One byte more than is allowed is enough for the importer to refuse by size.
         const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
-        const auto imported =
-            job::importTake(job::TableFile{bytes.toStdString(),
-                             base.toStdString(),
-                             QDate::currentDate().toString(Qt::ISODate).toStdString()});
+        const auto imported = job::importTake(
+            job::TableFile{bytes.toStdString(),
+                           base.toStdString(),
+                           QDate::currentDate().toString(Qt::ISODate).toStdString()});
         if (!imported) {
             gravity = Gravity::stop;
             told << spoken(text::sentence(imported.error())) + QStringLiteral(". ") +
@@ -562,7 +566,8 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
 
 void MainWindow::previewFiles(const QString& driver, const QStringList& files) {
     if (desk_.document() == nullptr || !desk_.sight().present || files.isEmpty()) {
-        notice_->tell(Gravity::note, tr("Open a job or make a new one first; then drop the files."));
+        notice_->tell(Gravity::note,
+                      tr("Open a job or make a new one first; then drop the files."));
         return;
     }
     const job::Driver* found = driver.isEmpty() ? nullptr : desk_.driverNamed(driver);
@@ -742,7 +747,7 @@ QVector<Command> MainWindow::commands() const {
     for (const speaker::Finding& finding : desk_.sight().present->evaluation.judgement.findings) {
         const speaker::Rule& rule = speaker::rules()[finding.rule];
         all.push_back({spoken(rule.what) + QStringLiteral(" · ") +
-                           words(report::subjectText(job, finding.subject)),
+                           spoken(report::subjectText(job, finding.subject)),
                        tr("finding"),
                        {},
                        [self, finding, id = words(rule.id)] {

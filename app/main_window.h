@@ -59,7 +59,7 @@ public:
     void chooseCabinet(const QString& cabinet) { desk_.chooseCabinet(cabinet.toStdString()); }
 
     /// True when the picture shows the present state and the file holds it.
-    [[nodiscard]] bool settled() const { return desk_.settled(); }
+    [[nodiscard]] bool settled() const;
 
     [[nodiscard]] const Document* document() const { return desk_.document(); }
 

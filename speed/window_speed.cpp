@@ -76,6 +76,9 @@ std::vector<double> hands(app::MainWindow& window, int turns) {
         while (!window.settled()) {
             QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
         }
+        // Cards of the findings that came or went when the hand rested are painted by now.
+        QCoreApplication::sendPostedEvents();
+        QCoreApplication::processEvents();
     }
     return times;
 }

@@ -2,6 +2,7 @@
 #include "app/findings/findings_panel.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/elided_label.h"
 #include "app/widgets/words.h"
 #include "core/job/facts.h"
 #include "core/job/front_edit.h"
@@ -87,6 +88,13 @@ FindingsPanel::FindingsPanel(QWidget* parent) : QWidget(parent) {
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFrameShape(QFrame::NoFrame);
     scroll_->setFocusPolicy(Qt::NoFocus);
+    constexpr int moment = 90; // ms
+    rest_.setSingleShot(true);
+    rest_.setInterval(moment);
+    connect(&rest_, &QTimer::timeout, this, [this] {
+        rebuild(sight());
+        Q_EMIT rested();
+    });
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(8, 6, 4, 4);
     column->setSpacing(4);
@@ -98,14 +106,57 @@ void FindingsPanel::display(const Sight& sight) {
     if (!sight.present) {
         return;
     }
-    const bool same = shown_ && cabinet_ == sight.cabinet &&
-                      shown_->evaluation.judgement == sight.present->evaluation.judgement &&
-                      shown_->job.dismissals == sight.present->job.dismissals &&
-                      shown_->job.limits == sight.present->job.limits;
+    const auto sameButForFigures = [](const Finding& a, const Finding& b) {
+        return a.rule == b.rule && a.subject == b.subject;
+    };
+    const bool first = shown_ == nullptr || cabinet_ != sight.cabinet;
+    const bool same =
+        !first && settled() &&
+        std::ranges::equal(shown_->evaluation.judgement.findings,
+                           sight.present->evaluation.judgement.findings,
+                           sameButForFigures) &&
+        shown_->evaluation.judgement.notChecked == sight.present->evaluation.judgement.notChecked &&
+        shown_->job.dismissals == sight.present->job.dismissals &&
+        shown_->job.limits == sight.present->job.limits;
+    const bool news = shown_ != sight.present;
     shown_ = sight.present;
     cabinet_ = sight.cabinet;
-    if (!same) {
+    if (first) {
         rebuild(sight);
+    } else if (!same && news) {
+        rest_.start();
+    } else if (news) {
+        renew(sight);
+    }
+}
+
+namespace {
+
+QString figureOf(const Finding& finding) {
+    return spoken(report::figureText(finding));
+}
+
+QString factOf(const Finding& finding, const std::string& name) {
+    const auto fact = finding.facts.find(name);
+    return fact == finding.facts.end() ? QString{} : figures(report::factText(name, fact->second));
+}
+
+ElidedLabel* quietLine(const QString& words, QWidget* parent) {
+    auto* label = new ElidedLabel(parent);
+    label->say(words);
+    QPalette p = label->palette();
+    p.setColor(QPalette::WindowText, theme().quietInk);
+    label->setPalette(p);
+    return label;
+}
+
+} // namespace
+
+void FindingsPanel::renew(const Sight& sight) {
+    built_ = sight.present;
+    for (const Told& told : told_) {
+        const Finding& finding = sight.present->evaluation.judgement.findings[told.finding];
+        told.label->say(told.fact.empty() ? figureOf(finding) : factOf(finding, told.fact));
     }
 }
 
@@ -115,12 +166,7 @@ void FindingsPanel::toggle(std::set<std::string>& open, const std::string& key) 
     }
     // Later: the button that was pressed must not be gone while it still speaks.
     QMetaObject::invokeMethod(
-        this,
-        [this] {
-            Sight sight{.present = shown_, .preview = nullptr, .cabinet = cabinet_, .driver = {}};
-            rebuild(sight);
-        },
-        Qt::QueuedConnection);
+        this, [this] { rebuild(sight()); }, Qt::QueuedConnection);
 }
 
 void FindingsPanel::unfold(const QString& rule) {
@@ -128,7 +174,7 @@ void FindingsPanel::unfold(const QString& rule) {
     if (!shown_) {
         return;
     }
-    rebuild({.present = shown_, .preview = nullptr, .cabinet = cabinet_, .driver = {}});
+    rebuild(sight());
     if (auto* found = findChild<QWidget*>(QStringLiteral("finding_") + rule)) {
         scroll_->ensureWidgetVisible(found);
         if (auto* button = found->findChild<QToolButton*>()) {
@@ -151,13 +197,17 @@ void FindingsPanel::rebuild(const Sight& sight) {
     const QString focused =
         focus == nullptr || !focus->hasFocus() ? QString{} : focus->objectName();
     remedies_.clear();
+    told_.clear();
+    rest_.stop();
+    built_ = sight.present;
     const job::Job& job = sight.present->job;
     const speaker::Judgement& judgement = sight.present->evaluation.judgement;
 
     std::vector<Group> groups;
     std::array<int, 4> counts{};
     std::vector<const job::Dismissal*> aside;
-    for (const Finding& finding : judgement.findings) {
+    for (std::size_t i = 0; i < judgement.findings.size(); ++i) {
+        const Finding& finding = judgement.findings[i];
         if (const job::Dismissal* dismissal = job::dismissalOf(job, finding)) {
             aside.push_back(dismissal);
             continue;
@@ -168,10 +218,11 @@ void FindingsPanel::rebuild(const Sight& sight) {
             groups.push_back({finding.rule, {}});
             group = groups.end() - 1;
         }
-        group->findings.push_back(finding);
+        group->findings.push_back(i);
     }
-    const auto here = [&](const Finding& finding) {
-        return finding.subject.cabinet == sight.cabinet || finding.subject.other == sight.cabinet;
+    const auto here = [&](std::size_t index) {
+        const speaker::Subject& subject = judgement.findings[index].subject;
+        return subject.cabinet == sight.cabinet || subject.other == sight.cabinet;
     };
     // Of equal gravity, what is about the cabinet on the desk comes first.
     std::ranges::stable_sort(groups, {}, [&](const Group& group) {
@@ -286,10 +337,9 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
     asideButton->setAccessibleName(tr("Set aside: %1").arg(spoken(rule.what)));
     connect(asideButton, &QToolButton::clicked, this, [this, id] { toggle(asideOpen_, id); });
     row->addWidget(asideButton);
-    QLabel* basis = quiet(spoken(speaker::basisName(rule.basis)), frame);
-    basis->setWordWrap(false);
-    basis->setToolTip(tr("What this judgement rests on"));
-    row->addWidget(basis, 1, Qt::AlignRight | Qt::AlignVCenter);
+    ElidedLabel* basis = quietLine(spoken(speaker::basisName(rule.basis)), frame);
+    basis->setAccessibleName(tr("What this judgement rests on"));
+    row->addWidget(basis, 1);
     if (open) {
         column->addWidget(why(group, sight));
     }
@@ -301,8 +351,9 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
         note->setAccessibleName(tr("Why may it stay so?"));
         connect(note, &QLineEdit::returnPressed, this, [this, note, group, id] {
             asideOpen_.erase(id);
-            for (const Finding& finding : group.findings) {
-                job::Dismissal dismissal = job::dismissalFor(finding);
+            const auto findings = built_->evaluation.judgement.findings; // edits will change them
+            for (const std::size_t index : group.findings) {
+                job::Dismissal dismissal = job::dismissalFor(findings[index]);
                 dismissal.note = note->text().trimmed().toStdString();
                 dismissal.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
                 Q_EMIT edited(job::dismiss(dismissal));
@@ -315,15 +366,22 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
     return frame;
 }
 
-void FindingsPanel::addEntry(QVBoxLayout* column, const Finding& finding, const Sight& sight) {
+void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight& sight) {
     const job::Job& job = sight.present->job;
-    const QString subject = figures(report::subjectText(job, finding.subject));
-    const QString figure = spoken(report::figureText(finding));
+    const Finding& finding = sight.present->evaluation.judgement.findings[index];
+    const QString subject = spoken(report::subjectText(job, finding.subject));
     QWidget* parent = column->parentWidget();
     auto* row = new QHBoxLayout;
     row->setSpacing(2);
-    row->addWidget(
-        quiet(figure.isEmpty() ? subject : subject + QStringLiteral("\n") + figure, parent), 1);
+    auto* texts = new QVBoxLayout;
+    texts->setSpacing(0);
+    texts->addWidget(quiet(subject, parent));
+    if (const QString figure = figureOf(finding); !figure.isEmpty()) {
+        ElidedLabel* told = quietLine(figure, parent);
+        told_.push_back({told, index, {}});
+        texts->addWidget(told);
+    }
+    row->addLayout(texts, 1);
     const QString key = QStringLiteral("%1/%2/%3")
                             .arg(words(idOf(finding.rule)),
                                  words(finding.subject.cabinet),
@@ -332,7 +390,9 @@ void FindingsPanel::addEntry(QVBoxLayout* column, const Finding& finding, const 
     QToolButton* show = link(tr("Show"), QStringLiteral("show_") + key, parent);
     show->setAccessibleName(
         tr("Show %1: %2").arg(subject, spoken(speaker::rules()[finding.rule].what)));
-    connect(show, &QToolButton::clicked, this, [this, finding] { Q_EMIT showWanted(finding); });
+    connect(show, &QToolButton::clicked, this, [this, index] {
+        Q_EMIT showWanted(built_->evaluation.judgement.findings[index]);
+    });
     row->addWidget(show, 0, Qt::AlignVCenter);
     column->addLayout(row);
     if (const auto remedy = report::remedy(job, sight.present->evaluation, finding)) {
@@ -360,11 +420,13 @@ QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
     column->setSpacing(3);
     column->addWidget(text(spoken(rule.reason), box));
     column->addWidget(text(QStringLiteral("→ ") + spoken(rule.next), box));
-    QStringList facts;
-    for (const auto& [name, fact] : group.findings.front().facts) {
-        facts << figures(report::factText(name, fact));
+    const std::size_t first = group.findings.front();
+    for (const auto& [name, fact] : built_->evaluation.judgement.findings[first].facts) {
+        ElidedLabel* told =
+            quietLine(factOf(built_->evaluation.judgement.findings[first], name), box);
+        told_.push_back({told, first, name});
+        column->addWidget(told);
     }
-    column->addWidget(quiet(facts.join(QStringLiteral("\n")), box));
     const auto standard = speaker::conditionOf(group.rule).limit();
     if (standard) {
         const std::string id = idOf(group.rule);
@@ -417,7 +479,7 @@ QWidget* FindingsPanel::asideCard(const job::Dismissal& dismissal, const Sight& 
         dismissal.cabinet, dismissal.driver, dismissal.other, dismissal.part, dismissal.take};
     column->addWidget(text(what, frame));
     column->addWidget(quiet(QStringLiteral("%1\n%2: %3")
-                                .arg(words(report::subjectText(sight.present->job, subject)),
+                                .arg(spoken(report::subjectText(sight.present->job, subject)),
                                      words(dismissal.date),
                                      words(dismissal.note)),
                             frame));

@@ -47,7 +47,21 @@ void CabinetChips::display(const job::Job& job, const std::string& chosenNow) {
         chip->setAccessibleName(tr("Cabinet %1").arg(words(cabinet.name)));
         chip->setToolTip(cabinet.mirrored ? tr("Mirror image of its twin") : QString{});
     }
-    setVisible(job.cabinets.size() > 1);
+    if (isHidden() == (job.cabinets.size() > 1)) {
+        setVisible(job.cabinets.size() > 1);
+    }
+    fitHeight();
+}
+
+void CabinetChips::fitHeight() {
+    if (const int wanted = row_->heightForWidth(width()); wanted != height() && wanted > 0) {
+        setFixedHeight(wanted);
+    }
+}
+
+void CabinetChips::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    fitHeight();
 }
 
 } // namespace yf::app

@@ -21,10 +21,19 @@ public:
 
     void display(const job::Job& job, const std::string& chosen);
 
+    /// The height is set when chips or width change. Were it asked for by the layout, every figure
+    /// of the line would have the whole window measured anew.
+    [[nodiscard]] bool hasHeightForWidth() const override { return false; }
+
 Q_SIGNALS:
     void chosen(const std::string& cabinet);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
+    void fitHeight();
+
     FlowLayout* row_{};
     QVector<QToolButton*> chips_;
 };

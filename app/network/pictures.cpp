@@ -1,12 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/pictures.h"
 
+#include "app/network/network_stage.h"
 #include "app/plots/curves.h"
 #include "app/plots/house_scale.h"
 #include "app/widgets/words.h"
 #include "core/report/line.h"
 
-#include <QCoreApplication>
 #include <QLocale>
 #include <QSet>
 
@@ -14,14 +14,10 @@ namespace yf::app {
 
 namespace {
 
-QString tr(const char* text) {
-    return QCoreApplication::translate("NetworkPictures", text);
-}
-
 /// What the stage still misses and what that costs.
 QString missing(const job::CabinetResult* result) {
     if (result == nullptr || result->missing.empty()) {
-        return tr("nothing to show yet");
+        return NetworkStage::tr("nothing to show yet");
     }
     QStringList said;
     for (const std::string& sentence : result->missing) {
@@ -57,22 +53,23 @@ void addGhost(const Sight& sight, const job::CabinetResult& result, Picture& pic
     if (sight.preview) {
         const job::CabinetResult* present = sight.present->evaluation.find(sight.cabinet);
         if (present != nullptr && !present->sum.empty()) {
-            picture.traces.push_back(traceOf({QStringLiteral("present"), tr("present")},
-                                             theme().ghost,
-                                             present->axis,
-                                             present->sum,
-                                             Shown::level));
+            picture.traces.push_back(
+                traceOf({QStringLiteral("present"), NetworkStage::tr("present")},
+                        theme().ghost,
+                        present->axis,
+                        present->sum,
+                        Shown::level));
         }
         return;
     }
     if (result.ways.size() > 1) {
         const job::WayResult& highest = result.ways.back();
-        picture.traces.push_back(
-            traceOf({QStringLiteral("reversed"), tr("%1 reversed").arg(words(highest.name))},
-                    theme().ghost,
-                    result.axis,
-                    highest.reversedSum,
-                    Shown::level));
+        picture.traces.push_back(traceOf(
+            {QStringLiteral("reversed"), NetworkStage::tr("%1 reversed").arg(words(highest.name))},
+            theme().ghost,
+            result.axis,
+            highest.reversedSum,
+            Shown::level));
     }
 }
 
@@ -85,7 +82,7 @@ QString foot(const Sight& sight) {
     const job::Job& job = sight.shown().job;
     const job::Cabinet& cabinet = *sight.shownCabinet();
     const QLocale locale;
-    QStringList said{tr("%1 V behind %2 Ω")
+    QStringList said{NetworkStage::tr("%1 V behind %2 Ω")
                          .arg(locale.toString(cabinet.circuit.source.voltage, 'g', 3),
                               locale.toString(cabinet.circuit.source.resistance, 'g', 3))};
     QSet<QString> distances;
@@ -100,11 +97,13 @@ QString foot(const Sight& sight) {
         if (take == nullptr) {
             continue;
         }
-        distances << tr("%1 m").arg(locale.toString(take->distance, 'g', 3));
-        gates << (take->gate ? tr("gate %1 ms").arg(locale.toString(*take->gate * 1e3, 'g', 3))
-                             : tr("no gate noted"));
-        smoothings << (take->smoothing == 0 ? tr("unsmoothed")
-                                            : tr("1/%1 octave").arg(take->smoothing));
+        distances << NetworkStage::tr("%1 m").arg(locale.toString(take->distance, 'g', 3));
+        gates
+            << (take->gate
+                    ? NetworkStage::tr("gate %1 ms").arg(locale.toString(*take->gate * 1e3, 'g', 3))
+                    : NetworkStage::tr("no gate noted"));
+        smoothings << (take->smoothing == 0 ? NetworkStage::tr("unsmoothed")
+                                            : NetworkStage::tr("1/%1 octave").arg(take->smoothing));
         const QString date = words(take->date);
         from = from.isEmpty() || date < from ? date : from;
         to = std::max(to, date);
@@ -112,8 +111,9 @@ QString foot(const Sight& sight) {
     const auto one = [](const QSet<QString>& values, const QString& several) {
         return values.size() == 1 ? *values.begin() : several;
     };
-    said << one(distances, tr("several distances")) << one(gates, tr("several gates"))
-         << one(smoothings, tr("several smoothings"));
+    said << one(distances, NetworkStage::tr("several distances"))
+         << one(gates, NetworkStage::tr("several gates"))
+         << one(smoothings, NetworkStage::tr("several smoothings"));
     if (!from.isEmpty()) {
         said << (from == to ? from : QStringLiteral("%1 – %2").arg(from, to));
     }
@@ -140,8 +140,11 @@ Picture responsePicture(const Sight& sight) {
     for (const job::WayResult& way : result->ways) {
         picture.traces.push_back(wayTrace(sight, *result, way, Shown::level));
     }
-    Trace sum = traceOf(
-        {QStringLiteral("sum"), tr("sum")}, theme().sum, result->axis, result->sum, Shown::level);
+    Trace sum = traceOf({QStringLiteral("sum"), NetworkStage::tr("sum")},
+                        theme().sum,
+                        result->axis,
+                        result->sum,
+                        Shown::level);
     sum.trusted = trustOf(result->trusted);
     picture.traces.push_back(std::move(sum));
     if (result->corridor) {
@@ -160,13 +163,13 @@ Picture phasePicture(const Sight& sight) {
     const job::CabinetResult* result = sight.shownResult();
     Picture picture = blank(sight, PlotKind::phase);
     if (result == nullptr || result->sum.empty()) {
-        picture.empty = tr("no phase yet");
+        picture.empty = NetworkStage::tr("no phase yet");
         return picture;
     }
     for (const job::WayResult& way : result->ways) {
         picture.traces.push_back(wayTrace(sight, *result, way, Shown::phase));
     }
-    picture.foot = tr("wrapped to ±180°, no delay removed");
+    picture.foot = NetworkStage::tr("wrapped to ±180°, no delay removed");
     return picture;
 }
 
@@ -174,10 +177,10 @@ Picture impedancePicture(const Sight& sight) {
     const job::CabinetResult* result = sight.shownResult();
     Picture picture = blank(sight, PlotKind::impedance);
     if (result == nullptr || result->impedance.empty()) {
-        picture.empty = tr("no load yet");
+        picture.empty = NetworkStage::tr("no load yet");
         return picture;
     }
-    picture.traces = {traceOf({QStringLiteral("impedance"), tr("|Z|")},
+    picture.traces = {traceOf({QStringLiteral("impedance"), NetworkStage::tr("|Z|")},
                               theme().sum,
                               result->axis,
                               result->impedance,
@@ -187,7 +190,7 @@ Picture impedancePicture(const Sight& sight) {
                             result->leastImpedance->ohms,
                             spoken(report::impedanceText(*result->leastImpedance))};
     }
-    picture.foot = tr("at the amplifier's terminals");
+    picture.foot = NetworkStage::tr("at the amplifier's terminals");
     return picture;
 }
 

@@ -81,6 +81,10 @@ Plot::Plot(PlotKind kind, const QString& name, const QString& title, QWidget* pa
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(title);
     setProperty("help", QStringLiteral("plots"));
+    constexpr int moment = 150; // ms
+    descriptionRests_.setSingleShot(true);
+    descriptionRests_.setInterval(moment);
+    connect(&descriptionRests_, &QTimer::timeout, this, &Plot::describe);
     build();
     paintTokens();
     setScale(houseScale());
@@ -297,7 +301,7 @@ void Plot::display(const Picture& picture) {
 void Plot::redraw() {
     drawAll();
     readAtCrosshair();
-    describe();
+    descriptionRests_.start();
     canvas_->layer(QLatin1String(bandLayer))->replot();
     canvas_->layer(QLatin1String(curvesLayer))->replot();
 }
@@ -665,7 +669,8 @@ void Plot::describe() {
         qsizetype least = 0;
         qsizetype most = 0;
         for (qsizetype k = 0; k < trace.values.size(); ++k) {
-            if (trace.frequencies[k] < houseScale().from || trace.frequencies[k] > houseScale().to) {
+            if (trace.frequencies[k] < houseScale().from ||
+                trace.frequencies[k] > houseScale().to) {
                 continue;
             }
             if (!first) {
@@ -679,8 +684,8 @@ void Plot::describe() {
             continue;
         }
         const auto at = [&](qsizetype k) {
-            return tr("%1 at %2").arg(valueText(kind_, trace.values[k]),
-                                      placeText(kind_, trace.frequencies[k]));
+            return tr("%1 at %2")
+                .arg(valueText(kind_, trace.values[k]), placeText(kind_, trace.frequencies[k]));
         };
         said << tr("%1 from %2 to %3, least %4, most %5")
                     .arg(trace.label,

@@ -5,6 +5,7 @@
 #include "app/plots/trace.h"
 
 #include <QSet>
+#include <QTimer>
 #include <QWidget>
 
 class QCustomPlot;
@@ -136,6 +137,7 @@ private:
     double crosshair_{1000.0};
     QVector<double> pins_;
     QSet<QString> hidden_;
+    QTimer descriptionRests_; ///< words for a screen reader, once the picture rests
     bool redrawWaits_{};
     QVector<job::HouseScale> views_; ///< before the last movements
     QCustomPlot* canvas_{};

@@ -5,28 +5,29 @@
 
 namespace yf::app {
 
-ElidedLabel::ElidedLabel(QWidget* parent) : QLabel(parent) {
-    setTextFormat(Qt::PlainText);
-    setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+ElidedLabel::ElidedLabel(QWidget* parent) : QWidget(parent) {
+    setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
 }
 
 void ElidedLabel::say(const QString& text) {
-    if (text != this->text()) {
-        setText(text);
-        setToolTip(text);
+    if (text != text_) {
+        text_ = text;
+        update();
     }
 }
 
 QSize ElidedLabel::minimumSizeHint() const {
-    return {0, QLabel::minimumSizeHint().height()};
+    return {0, fontMetrics().height() + 1};
 }
 
 void ElidedLabel::paintEvent(QPaintEvent* /*event*/) {
     QPainter painter(this);
     painter.setPen(palette().color(foregroundRole()));
-    painter.drawText(rect(),
-                     Qt::AlignLeft | Qt::AlignVCenter,
-                     fontMetrics().elidedText(text(), Qt::ElideRight, width()));
+    const QString shown = fontMetrics().elidedText(text_, Qt::ElideRight, width());
+    if (const QString whole = shown == text_ ? QString{} : text_; toolTip() != whole) {
+        setToolTip(whole);
+    }
+    painter.drawText(rect(), Qt::AlignLeft | Qt::AlignVCenter, shown);
 }
 
 } // namespace yf::app

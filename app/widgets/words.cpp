@@ -51,23 +51,29 @@ QVector<Pattern> makePatterns() {
     return patterns;
 }
 
-/// A whole sentence, or the first phrase that fits it with its places spoken in turn.
+/// A whole sentence, or the first phrase that fits it with its places spoken in turn; of several
+/// sentences each by itself.
 QString speak(const QString& english, int depth) {
-    constexpr int deepest = 3;
+    constexpr int deepest = 4;
     const QString whole = translated(english);
     if (whole != english || depth > deepest || english.isEmpty()) {
         return whole;
     }
     static const QVector<Pattern> patterns = makePatterns();
+    static const QRegularExpression endOfSentence(QStringLiteral(R"((?<=[.!?]) (?=[A-Z]))"));
+    if (const QStringList sentences = english.split(endOfSentence); sentences.size() > 1) {
+        QStringList said;
+        for (const QString& sentence : sentences) {
+            said << speak(sentence, depth + 1);
+        }
+        return said.join(u' ');
+    }
     for (const Pattern& pattern : patterns) {
         const auto match = pattern.expression.match(english);
         if (!match.hasMatch()) {
             continue;
         }
         QString said = translated(pattern.phrase);
-        if (said == pattern.phrase) {
-            continue;
-        }
         // Backwards, so that a place that holds "%1" itself is left alone.
         for (int place = pattern.places; place > 0; --place) {
             said.replace(QStringLiteral("%%1").arg(place), speak(match.captured(place), depth + 1));

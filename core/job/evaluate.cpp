@@ -261,8 +261,7 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
     if (assembled.audible) {
         const auto least =
             network::leastImpedance(cabinet.circuit, assembled.impedances, *assembled.audible);
-        const auto stress =
-            network::leastEpdr(cabinet.circuit, assembled.impedances, *assembled.audible);
+        const auto stress = network::leastEpdr(cabinet.circuit, *assembled.audible);
         YF_EXPECT(least.ok() && stress.ok());
         result.leastImpedance = *least;
         result.leastEpdr = *stress;

@@ -391,10 +391,12 @@ leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoa
     return leastOf(circuit, loadsOn, onAxis.loads().axis, solution.impedances, modulus);
 }
 
-Result<Lowest>
-leastEpdr(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
+Result<Lowest> leastEpdr(const Circuit& circuit, const PreparedLoads& onAxis) {
     YF_TRY(solution, solve(circuit, onAxis));
-    return leastOf(circuit, loadsOn, onAxis.loads().axis, solution.impedances, epdr);
+    std::vector<double> stress;
+    std::ranges::transform(solution.impedances, std::back_inserter(stress), epdr);
+    const auto least = static_cast<std::size_t>(std::ranges::min_element(stress) - stress.begin());
+    return Lowest{stress[least], onAxis.loads().axis[least]};
 }
 
 Loads withoutDriver(Loads loads, const std::string& driver) {

@@ -56,9 +56,9 @@ struct AmplifierLoad {
 [[nodiscard]] Result<Lowest>
 leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
 
-/// Least EPDR in the same way.
-[[nodiscard]] Result<Lowest>
-leastEpdr(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis);
+/// Least EPDR on the points of the axis: between points 1/48 octave apart it falls by less than its
+/// use as a rule of thumb asks for.
+[[nodiscard]] Result<Lowest> leastEpdr(const Circuit& circuit, const PreparedLoads& onAxis);
 
 /// Least |Z| with one driver taken off its wires. `onAxis` must be `withoutDriver` of the axis's
 /// loads.

@@ -13,7 +13,7 @@ namespace {
 
 using curve::Complex;
 
-constexpr double overlap = 10.0; // dB
+constexpr double overlap = 10.0; // of the powers: 10 dB
 
 double level(const Complex& p) {
     return quantity::decibels(std::abs(p) / quantity::referencePressure);
@@ -21,30 +21,32 @@ double level(const Complex& p) {
 
 struct Meeting {
     double fx{};
-    double level{};
     double difference{};
 };
 
 /// Where the levels meet, the loudest of several; log-linear between points.
 std::optional<Meeting> meeting(const Neighbours& ways) {
-    std::optional<Meeting> best;
+    std::optional<std::size_t> best;
+    double loudest = 0.0;
     for (std::size_t k = 1; k < ways.axis.size(); ++k) {
-        const double before = level(ways.lower[k - 1]) - level(ways.upper[k - 1]);
-        const double after = level(ways.lower[k]) - level(ways.upper[k]);
-        if (!std::isfinite(before) || !std::isfinite(after) || !(before > 0.0 && after <= 0.0)) {
-            continue;
-        }
-        const double share = before / (before - after);
-        const double l0 = level(ways.lower[k - 1]);
-        const double at = l0 + share * (level(ways.lower[k]) - l0);
-        if (!best || at > best->level) {
-            const std::size_t near = share < 0.5 ? k - 1 : k;
-            best = Meeting{ways.axis[k - 1] * std::pow(ways.axis[k] / ways.axis[k - 1], share),
-                           at,
-                           std::arg(ways.upper[near] / ways.lower[near])};
+        const bool meet = std::norm(ways.lower[k - 1]) > std::norm(ways.upper[k - 1]) &&
+                          std::norm(ways.lower[k]) <= std::norm(ways.upper[k]) &&
+                          std::norm(ways.upper[k - 1]) > 0.0 && std::norm(ways.lower[k]) > 0.0;
+        if (meet && std::norm(ways.lower[k]) > loudest) {
+            loudest = std::norm(ways.lower[k]);
+            best = k;
         }
     }
-    return best;
+    if (!best) {
+        return std::nullopt;
+    }
+    const std::size_t k = *best;
+    const double before = level(ways.lower[k - 1]) - level(ways.upper[k - 1]);
+    const double after = level(ways.lower[k]) - level(ways.upper[k]);
+    const double share = before / (before - after);
+    const std::size_t near = share < 0.5 ? k - 1 : k;
+    return Meeting{ways.axis[k - 1] * std::pow(ways.axis[k] / ways.axis[k - 1], share),
+                   std::arg(ways.upper[near] / ways.lower[near])};
 }
 
 double flipGain(const Neighbours& ways, double fx) {
@@ -89,10 +91,11 @@ double phaseSpread(const Neighbours& ways, double fx) {
     double least = 0.0;
     double most = 0.0;
     for (std::size_t k = 0; k < ways.axis.size(); ++k) {
-        const double apart = level(ways.lower[k]) - level(ways.upper[k]);
         // The stretch around fx only: far away two noise floors may meet again.
         const bool near = ways.axis[k] > fx / 4.0 && ways.axis[k] < 4.0 * fx;
-        if (!near || !(std::abs(apart) <= overlap)) {
+        const double lower = std::norm(ways.lower[k]);
+        const double upper = std::norm(ways.upper[k]);
+        if (!near || !(lower <= overlap * upper && upper <= overlap * lower) || lower == 0.0) {
             continue;
         }
         const double angle = std::arg(ways.upper[k] / ways.lower[k]);

@@ -3,4 +3,4 @@
 
 /// Marks a sentence of the core for the window's translations, which are looked up by the English
 /// text; here it is the text itself.
-#define YF_WORDS(text) text
+#define YF_WORDS(context, text) text

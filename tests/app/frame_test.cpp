@@ -8,6 +8,7 @@
 #include "app/front/front_view.h"
 #include "app/help/help_pane.h"
 #include "app/import/import_sheet.h"
+#include "app/language.h"
 #include "app/network/part_tile.h"
 #include "app/plots/clip.h"
 #include "app/plots/plot.h"
@@ -108,9 +109,9 @@ TEST_F(Hall, theFirstScreenNamesTheFaultAndMendsIt) {
     EXPECT_EQ(line("corridor"), before);
     click(act);
     settle();
-    EXPECT_TRUE(line("corridor").startsWith(QStringLiteral("±1."))) << line("corridor").toStdString();
-    EXPECT_EQ(window->findChild<QToolButton*>(
-                  QStringLiteral("do_align.reversed/left/left-teasel")),
+    EXPECT_TRUE(line("corridor").startsWith(QStringLiteral("±1.")))
+        << line("corridor").toStdString();
+    EXPECT_EQ(window->findChild<QToolButton*>(QStringLiteral("do_align.reversed/left/left-teasel")),
               nullptr)
         << "found no more";
     trigger("action_undo");
@@ -222,10 +223,12 @@ TEST_F(Hall, theLogTellsWhatWasDoneAndTakesANote) {
     press(Qt::Key_Return);
     settle();
     auto* list = find<QListWidget>("log_list");
-    EXPECT_TRUE(list->item(list->count() - 1)->text().endsWith(QStringLiteral("✎ left sounds thin")));
+    EXPECT_TRUE(
+        list->item(list->count() - 1)->text().endsWith(QStringLiteral("✎ left sounds thin")));
     trigger("action_undo");
     settle();
-    EXPECT_TRUE(list->item(list->count() - 1)->text().contains(QStringLiteral("undone: Change C1")));
+    EXPECT_TRUE(
+        list->item(list->count() - 1)->text().contains(QStringLiteral("undone: Change C1")));
     const auto stored = job::store::Store::openForReading(path)->load();
     EXPECT_EQ(stored->log.back().kind, job::LogEntry::Kind::undone);
     EXPECT_EQ(stored->log[stored->log.size() - 2].text, "left sounds thin");
@@ -257,7 +260,8 @@ TEST_F(Hall, theFrontIsEditedByDragKeysAndTyping) {
     const job::Mount dragged = mountOf("left", "left-teasel");
     EXPECT_NEAR(dragged.x, before.x - 18.0 / pixels, 0.001);
     EXPECT_NEAR(dragged.y, before.y + 12.0 / pixels, 0.001);
-    EXPECT_NEAR(mountOf("right", "right-teasel").x, -dragged.x, 1e-9) << "the mirrored twin follows";
+    EXPECT_NEAR(mountOf("right", "right-teasel").x, -dragged.x, 1e-9)
+        << "the mirrored twin follows";
     EXPECT_EQ(window->document()->history().undoName(), "Move Teasel 26");
     trigger("action_undo");
     settle();
@@ -346,6 +350,7 @@ TEST_F(Hall, helpIsAboutWhatHasTheFocus) {
                       {plot("plot_response"), "plots"},
                       {find<QWidget>("tile_C1"), "network"},
                       {button("why_align.reversed"), "findings"}};
+
     for (const auto& row : rows) {
         find<QWidget>("findings")->setVisible(true);
         row.focus->setFocus();
@@ -424,6 +429,7 @@ TEST_F(Hall, picturesLeaveAtTheSealedScaleWithTheirFoot) {
     response->setFocus();
     press(Qt::Key_Plus); // what is on the screen does not matter
     const job::HouseScale before = response->scale();
+
     struct {
         const char* action;
         const char* name;
@@ -431,6 +437,7 @@ TEST_F(Hall, picturesLeaveAtTheSealedScaleWithTheirFoot) {
                       {"action_picture_svg", "a.svg"},
                       {"action_picture_pdf", "a.pdf"},
                       {"action_picture_csv", "a.csv"}};
+
     for (const auto& row : rows) {
         ask.write = QString::fromStdString(folder.path(row.name));
         trigger(row.action);
@@ -460,8 +467,11 @@ TEST_F(Hall, picturesLeaveAtTheSealedScaleWithTheirFoot) {
 }
 
 TEST_F(Hall, aScreenReaderIsToldWhatAPlotShows) {
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] { return !plot("plot_response")->accessibleDescription().isEmpty(); }, 20000));
     const QString said = plot("plot_response")->accessibleDescription();
-    EXPECT_TRUE(said.startsWith(QStringLiteral("Response, sealed scale 50–100"))) << said.toStdString();
+    EXPECT_TRUE(said.startsWith(QStringLiteral("Response, sealed scale 50–100")))
+        << said.toStdString();
     EXPECT_TRUE(said.contains(QStringLiteral("sum from 20"))) << said.toStdString();
     EXPECT_TRUE(said.contains(QStringLiteral("least")));
     EXPECT_TRUE(said.endsWith(u'.'));
@@ -477,7 +487,9 @@ TEST_F(Hall, filesAreLookedAtAndCorrectedBeforeTheyAreTaken) {
     const std::string wrong = folder.write("notes.txt", "no table at all\n");
     drop(window.get(),
          QPoint(600, 400),
-         {QString::fromStdString(table), QString::fromStdString(wav), QString::fromStdString(wrong)});
+         {QString::fromStdString(table),
+          QString::fromStdString(wav),
+          QString::fromStdString(wrong)});
     auto* sheet = find<app::ImportSheet>("import_sheet");
     ASSERT_TRUE(sheet->isVisible());
     EXPECT_EQ(sheet->readable(), 2);
@@ -534,6 +546,7 @@ TEST_F(Hall, aJobIsNeverHarmedByWhatCannotBeOpened) {
     for (std::size_t at = 20000; at < 90000; at += 11) {
         damaged[at] = static_cast<char>(damaged[at] ^ 0x5A);
     }
+
     struct {
         const char* name;
         std::string bytes;
@@ -542,6 +555,7 @@ TEST_F(Hall, aJobIsNeverHarmedByWhatCannotBeOpened) {
                       {"cut.yfjob", good.substr(0, good.size() / 3), ""},
                       {"foreign.yfjob", std::string(5000, 'x'), ""},
                       {"empty.yfjob", "", "not a Yellowfront job"}};
+
     for (const auto& row : rows) {
         const std::string file = folder.write(row.name, row.bytes);
         EXPECT_FALSE(window->openJob(QString::fromStdString(file))) << row.name;
@@ -567,6 +581,48 @@ TEST_F(Hall, everyThemeAndSizeHoldsEverything) {
             EXPECT_EQ(find<QWidget>("findings")->isVisible(), size.width() >= 1180);
         }
     }
+}
+
+// The whole window in German: words, sentences of the core, and the decimal comma; files keep
+// their point.
+TEST_F(Hall, speaksGermanWithADecimalComma) {
+    app::useLanguage(*qApp, QStringLiteral("de"));
+    window.reset();
+    openWindow();
+    EXPECT_TRUE(line("corridor").startsWith(QStringLiteral("±8,8\u202FdB")))
+        << line("corridor").toStdString();
+    EXPECT_TRUE(line("parts").startsWith(QStringLiteral("11 Bauteile")));
+    EXPECT_EQ(find<QLabel>("line_saved")->text(), QStringLiteral("gespeichert"));
+    EXPECT_EQ(button("do_align.reversed/left/left-teasel")->text(),
+              QStringLiteral("Teasel 26 umpolen"));
+    EXPECT_EQ(find<QAction>("action_undo")->text(),
+              QStringLiteral("&Rückgängig: C1 auf 47\u202FµF ändern"));
+    trigger("action_differences");
+    EXPECT_EQ(find<app::DifferencesStrip>("differences")->text(),
+              QStringLiteral("Left: C1 54\u202FµF → 47\u202FµF"));
+    auto* R2 = find<app::PartTile>("tile_R2");
+    EXPECT_EQ(R2->valueShown(), QStringLiteral("3,3\u202FΩ"));
+    click(R2);
+    type("4.7"); // a point is as good as a comma
+    press(Qt::Key_Return);
+    settle();
+    EXPECT_EQ(find<app::PartTile>("tile_R2")->valueShown(), QStringLiteral("4,7\u202FΩ"));
+    click(find<app::PartTile>("tile_R2"));
+    type("12xyz");
+    press(Qt::Key_Return);
+    EXPECT_TRUE(find<QLabel>("part_problem")->text().contains(QStringLiteral("nicht zu verstehen")))
+        << "says: " << find<QLabel>("part_problem")->text().toStdString();
+    press(Qt::Key_Escape);
+    ask.write = QString::fromStdString(folder.path("de.csv"));
+    plot("plot_impedance")->setFocus();
+    trigger("action_picture_csv");
+    const std::string csv = fileContent(folder.path("de.csv"));
+    EXPECT_NE(csv.find("\n20."), std::string::npos) << "files keep the point";
+    const auto stored = job::store::Store::openForReading(path)->load();
+    EXPECT_EQ(stored->log.back().text, "Change R2 to 4.7\u202FΩ") << "and their language";
+    window.reset();
+    app::useLanguage(*qApp, QStringLiteral("en"));
+    QLocale::setDefault(QLocale::c());
 }
 
 // From nothing to a first summed response with imported tables, counted.

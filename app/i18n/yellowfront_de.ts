@@ -1,0 +1,3393 @@
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
+<TS version="2.1" language="de" sourcelanguage="en">
+<context>
+    <name>LaneLayout</name>
+    <message>
+        <source>transformer
+1 : %1</source>
+        <translation>Übertrager
+1 : %1</translation>
+    </message>
+    <message>
+        <source>level control
+%1 at %2 %</source>
+        <translation>Pegelregler
+%1 bei %2 %</translation>
+    </message>
+    <message>
+        <source>This network is a free net, not a ladder: it is computed, but cannot be drawn as lanes.</source>
+        <translation>Diese Weiche ist ein freies Netz, keine Leiter: sie wird berechnet, lässt sich aber nicht in Bahnen zeichnen.</translation>
+    </message>
+    <message>
+        <source>all ways</source>
+        <translation>alle Wege</translation>
+    </message>
+</context>
+<context>
+    <name>core</name>
+    <message>
+        <source>Change %1 to %2</source>
+        <translation>%1 auf %2 ändern</translation>
+    </message>
+    <message>
+        <source>Reverse %1</source>
+        <translation>%1 umpolen</translation>
+    </message>
+    <message>
+        <source>Take out %1</source>
+        <translation>%1 herausnehmen</translation>
+    </message>
+    <message>
+        <source>Without %1</source>
+        <translation>Ohne %1</translation>
+    </message>
+    <message>
+        <source>Insert a %1 in the line</source>
+        <translation>%1 in Reihe einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert a %1 across the way</source>
+        <translation>%1 parallel einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert %1 in the line</source>
+        <translation>%1 in Reihe einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert %1 across the way</source>
+        <translation>%1 parallel einsetzen</translation>
+    </message>
+    <message>
+        <source>Rename the job to %1</source>
+        <translation>Auftrag umbenennen in %1</translation>
+    </message>
+    <message>
+        <source>Import response %1</source>
+        <translation>Frequenzgang %1 übernehmen</translation>
+    </message>
+    <message>
+        <source>Import impedance %1</source>
+        <translation>Impedanz %1 übernehmen</translation>
+    </message>
+    <message>
+        <source>Trust %1 from %2 to %3</source>
+        <translation>%1 von %2 bis %3 vertrauen</translation>
+    </message>
+    <message>
+        <source>Use minimum phase for the %1 of %2</source>
+        <translation>Minimalphase verwenden: %1 von %2</translation>
+    </message>
+    <message>
+        <source>Change the outline of %1</source>
+        <translation>Umriss von %1 ändern</translation>
+    </message>
+    <message>
+        <source>Change what is known of %1</source>
+        <translation>Angaben zu %1 ändern</translation>
+    </message>
+    <message>
+        <source>Change the limit of %1</source>
+        <translation>Grenze von %1 ändern</translation>
+    </message>
+    <message>
+        <source>Move %1</source>
+        <translation>%1 verschieben</translation>
+    </message>
+    <message>
+        <source>Add %1</source>
+        <translation>%1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>Take %1 off the front</source>
+        <translation>%1 von der Front nehmen</translation>
+    </message>
+    <message>
+        <source>Take the cabinet %1 away</source>
+        <translation>Gehäuse %1 entfernen</translation>
+    </message>
+    <message>
+        <source>Set aside %1: %2</source>
+        <translation>Beiseitegelegt %1: %2</translation>
+    </message>
+    <message>
+        <source>Take up %1 again</source>
+        <translation>%1 wieder aufgenommen</translation>
+    </message>
+    <message>
+        <source>Restore the snapshot %1</source>
+        <translation>Schnappschuss %1 wiederherstellen</translation>
+    </message>
+    <message>
+        <source>Forget the snapshot %1</source>
+        <translation>Schnappschuss %1 vergessen</translation>
+    </message>
+    <message>
+        <source>The coil is open</source>
+        <translation>Die Schwingspule ist unterbrochen</translation>
+    </message>
+    <message>
+        <source>No direct current flows: the coil, a lead-in wire or a joint is interrupted.</source>
+        <translation>Es fließt kein Gleichstrom: Spule, Zuleitungslitze oder Lötstelle ist unterbrochen.</translation>
+    </message>
+    <message>
+        <source>Follow the wire with the probe from lug to coil before giving the coil up.</source>
+        <translation>Den Draht mit der Prüfspitze von der Öse bis zur Spule verfolgen, bevor die Spule aufgegeben wird.</translation>
+    </message>
+    <message>
+        <source>The coil is shorted</source>
+        <translation>Die Schwingspule hat Schluss</translation>
+    </message>
+    <message>
+        <source>A coil of this rating is never that low; an amplifier may be destroyed by it.</source>
+        <translation>So niedrig ist keine gesunde Spule dieser Nennimpedanz; ein Verstärker kann daran zerstört werden.</translation>
+    </message>
+    <message>
+        <source>Leave it disconnected; take the lead resistance off and read once more.</source>
+        <translation>Nicht anschließen; Leitungswiderstand abziehen und noch einmal messen.</translation>
+    </message>
+    <message>
+        <source>DC resistance does not fit the label</source>
+        <translation>Gleichstromwiderstand passt nicht zum Aufdruck</translation>
+    </message>
+    <message>
+        <source>DC resistance usually lies between 0.61 and 0.95 of the nominal impedance.</source>
+        <translation>Der Gleichstromwiderstand liegt gewöhnlich zwischen 0,61 und 0,95 der Nennimpedanz.</translation>
+    </message>
+    <message>
+        <source>Make sure that this driver is the one its label names.</source>
+        <translation>Sicherstellen, dass dieses Chassis das auf dem Etikett ist.</translation>
+    </message>
+    <message>
+        <source>DC resistance has changed</source>
+        <translation>Gleichstromwiderstand hat sich geändert</translation>
+    </message>
+    <message>
+        <source>Warm copper alone would have to be 20 K warmer or colder to explain it (0.39 % per kelvin).</source>
+        <translation>Kupfer müsste 20 K wärmer oder kälter sein, um das zu erklären (0,39 % je Kelvin).</translation>
+    </message>
+    <message>
+        <source>Think of a rewound coil, a foreign part or shorted turns.</source>
+        <translation>An eine neu gewickelte Spule, ein fremdes Teil oder Windungsschluss denken.</translation>
+    </message>
+    <message>
+        <source>Turns of the coil are shorted</source>
+        <translation>Windungen der Schwingspule sind kurzgeschlossen</translation>
+    </message>
+    <message>
+        <source>A closed turn brakes the cone and screens the coil: Qms and Le drop together, the DC resistance hardly.</source>
+        <translation>Eine geschlossene Windung bremst die Membran und schirmt die Spule: Qms und Le fallen gemeinsam, der Gleichstromwiderstand kaum.</translation>
+    </message>
+    <message>
+        <source>Set it beside its twin; recone or replace it.</source>
+        <translation>Mit dem Zwilling vergleichen; neu bestücken oder ersetzen.</translation>
+    </message>
+    <message>
+        <source>Something rubs or rattles</source>
+        <translation>Etwas schleift oder klappert</translation>
+    </message>
+    <message>
+        <source>Harmonics 10 to 20 of a tone at resonance are made by rubbing, by something loose or by a leak; the ear hears them.</source>
+        <translation>Die Harmonischen 10 bis 20 eines Tons bei der Resonanz kommen von Schleifen, etwas Losem oder einer Undichtheit; das Ohr hört sie.</translation>
+    </message>
+    <message>
+        <source>Turn the driver by 180°, centre it anew, look for grit and loose lead-ins.</source>
+        <translation>Chassis um 180° drehen, neu zentrieren, nach Schmutz und losen Litzen sehen.</translation>
+    </message>
+    <message>
+        <source>The suspension has changed</source>
+        <translation>Die Aufhängung hat sich verändert</translation>
+    </message>
+    <message>
+        <source>Resonance 23 % too high or 19 % too low: the suspension has hardened, gone soft or is not the right one.</source>
+        <translation>Resonanz 23 % zu hoch oder 19 % zu tief: die Aufhängung ist verhärtet, erweicht oder die falsche.</translation>
+    </message>
+    <message>
+        <source>Let it work for ten minutes near resonance, rest, then measure once more.</source>
+        <translation>Zehn Minuten nahe der Resonanz arbeiten lassen, ruhen, dann noch einmal messen.</translation>
+    </message>
+    <message>
+        <source>No resonance to be seen</source>
+        <translation>Keine Resonanz zu sehen</translation>
+    </message>
+    <message>
+        <source>The impedance shows no resonance: the cone is stuck or off centre, or the magnet has gone (planar and ribbon drivers excepted).</source>
+        <translation>Die Impedanz zeigt keine Resonanz: die Membran klemmt oder sitzt schief, oder der Magnet ist hinüber (Flächen- und Bändchenstrahler ausgenommen).</translation>
+    </message>
+    <message>
+        <source>Press the cone in evenly; listen and feel.</source>
+        <translation>Membran gleichmäßig drücken; hören und fühlen.</translation>
+    </message>
+    <message>
+        <source>The battery moves the cone too far</source>
+        <translation>Die Batterie bewegt die Membran zu weit</translation>
+    </message>
+    <message>
+        <source>This battery would push the cone beyond half of its Xmax (Bl·V·Cms/Re).</source>
+        <translation>Diese Batterie würde die Membran über das halbe Xmax drücken (Bl·V·Cms/Re).</translation>
+    </message>
+    <message>
+        <source>Take a 1.5 V cell, or put a resistor in series.</source>
+        <translation>Eine 1,5-V-Zelle nehmen oder einen Widerstand vorschalten.</translation>
+    </message>
+    <message>
+        <source>The battery may burn the coil</source>
+        <translation>Die Batterie kann die Spule verbrennen</translation>
+    </message>
+    <message>
+        <source>A coil at rest under direct current is not cooled.</source>
+        <translation>Eine ruhende Spule unter Gleichstrom wird nicht gekühlt.</translation>
+    </message>
+    <message>
+        <source>Take a 1.5 V cell for less than a second; for a tweeter through 47 Ω.</source>
+        <translation>Eine 1,5-V-Zelle, kürzer als eine Sekunde; beim Hochtöner über 47 Ω.</translation>
+    </message>
+    <message>
+        <source>Noise too near the signal</source>
+        <translation>Rauschen zu nah am Signal</translation>
+    </message>
+    <message>
+        <source>Noise 20 dB below the signal shifts a level by up to 0.92 dB already.</source>
+        <translation>Rauschen 20 dB unter dem Signal verschiebt einen Pegel schon um bis zu 0,92 dB.</translation>
+    </message>
+    <message>
+        <source>Average more repeats, drive it harder, or go nearer.</source>
+        <translation>Mehr Wiederholungen mitteln, stärker anregen oder näher herangehen.</translation>
+    </message>
+    <message>
+        <source>The recording is clipped</source>
+        <translation>Die Aufnahme ist übersteuert</translation>
+    </message>
+    <message>
+        <source>The recording is cut off at full scale; no linear quantity can be had from it.</source>
+        <translation>Die Aufnahme ist bei Vollaussteuerung abgeschnitten; keine lineare Größe lässt sich daraus gewinnen.</translation>
+    </message>
+    <message>
+        <source>Turn the input gain down and record again.</source>
+        <translation>Eingang leiser stellen und neu aufnehmen.</translation>
+    </message>
+    <message>
+        <source>Shown lower than the gate allows</source>
+        <translation>Tiefer gezeigt, als das Fenster erlaubt</translation>
+    </message>
+    <message>
+        <source>Below one over the gate&apos;s length the curve knows nothing of its own.</source>
+        <translation>Unterhalb des Kehrwerts der Fensterlänge weiß die Kurve nichts Eigenes.</translation>
+    </message>
+    <message>
+        <source>End the curve there; a near-field take can go on below.</source>
+        <translation>Die Kurve dort enden lassen; darunter kann eine Nahfeldaufnahme weiterführen.</translation>
+    </message>
+    <message>
+        <source>The gate is short for this crossover</source>
+        <translation>Das Fenster ist kurz für diesen Übergang</translation>
+    </message>
+    <message>
+        <source>The crossover lies less than three resolution steps up, so the phase there is not reliable.</source>
+        <translation>Der Übergang liegt weniger als drei Auflösungsschritte hoch; die Phase ist dort unzuverlässig.</translation>
+    </message>
+    <message>
+        <source>Win a longer gate: more height, fewer walls, outdoors.</source>
+        <translation>Ein längeres Fenster gewinnen: höher, weniger Wände, im Freien.</translation>
+    </message>
+    <message>
+        <source>Measured from too near</source>
+        <translation>Aus zu großer Nähe gemessen</translation>
+    </message>
+    <message>
+        <source>So near, drivers and edges do not yet add up as they will at the seat: three times the largest dimension is wanted.</source>
+        <translation>So nah addieren sich Chassis und Kanten noch nicht wie am Hörplatz: das Dreifache des größten Maßes ist nötig.</translation>
+    </message>
+    <message>
+        <source>Measure from further away, or enter where the microphone really stood.</source>
+        <translation>Aus größerem Abstand messen oder eintragen, wo das Mikrofon wirklich stand.</translation>
+    </message>
+    <message>
+        <source>Repeats do not agree</source>
+        <translation>Wiederholungen stimmen nicht überein</translation>
+    </message>
+    <message>
+        <source>Two runs with nothing touched in between differ, so later differences would prove nothing.</source>
+        <translation>Zwei Durchläufe ohne Eingriff dazwischen unterscheiden sich; spätere Unterschiede würden nichts beweisen.</translation>
+    </message>
+    <message>
+        <source>Look for a slipping microphone, a coil warming up, noise.</source>
+        <translation>Nach rutschendem Mikrofon, warmer Spule, Rauschen suchen.</translation>
+    </message>
+    <message>
+        <source>No common time zero</source>
+        <translation>Kein gemeinsamer Zeitnullpunkt</translation>
+    </message>
+    <message>
+        <source>The phase between drivers is only known if their takes share one clock and one time zero.</source>
+        <translation>Die Phase zwischen Chassis ist nur bekannt, wenn ihre Aufnahmen Takt und Zeitnullpunkt teilen.</translation>
+    </message>
+    <message>
+        <source>Record with a loop-back reference, or find the delay from three takes: each alone and both together.</source>
+        <translation>Mit Rückführung als Bezug aufnehmen oder die Laufzeit aus drei Aufnahmen finden: jedes allein und beide zusammen.</translation>
+    </message>
+    <message>
+        <source>The sum contradicts its parts</source>
+        <translation>Die Summe widerspricht ihren Teilen</translation>
+    </message>
+    <message>
+        <source>No sum can be louder than its parts in step, nor quieter than their difference.</source>
+        <translation>Keine Summe kann lauter sein als ihre Teile im Gleichtakt, noch leiser als deren Differenz.</translation>
+    </message>
+    <message>
+        <source>A level or a place changed in between: take all three again.</source>
+        <translation>Pegel oder Ort änderte sich dazwischen: alle drei neu aufnehmen.</translation>
+    </message>
+    <message>
+        <source>Polarity of the chain unknown</source>
+        <translation>Polarität der Kette unbekannt</translation>
+    </message>
+    <message>
+        <source>If the microphone or the amplifier inverts, every absolute polarity is wrong.</source>
+        <translation>Dreht Mikrofon oder Verstärker um, ist jede absolute Polarität falsch.</translation>
+    </message>
+    <message>
+        <source>Measure one driver whose direction a battery has shown.</source>
+        <translation>Ein Chassis messen, dessen Richtung eine Batterie gezeigt hat.</translation>
+    </message>
+    <message>
+        <source>The model does not fit</source>
+        <translation>Das Modell passt nicht</translation>
+    </message>
+    <message>
+        <source>The model runs beside the measured curve, so its parameters are not the driver&apos;s.</source>
+        <translation>Das Modell läuft neben der gemessenen Kurve; seine Parameter sind nicht die des Chassis.</translation>
+    </message>
+    <message>
+        <source>Measure at lower drive; take the model with a lossy inductance.</source>
+        <translation>Mit kleinerer Anregung messen; das Modell mit verlustbehafteter Induktivität nehmen.</translation>
+    </message>
+    <message>
+        <source>The test mass does not suit</source>
+        <translation>Die Prüfmasse ist ungeeignet</translation>
+    </message>
+    <message>
+        <source>A shift of fs below 20 % blows up the error of Vas; above 50 % the suspension is no longer linear.</source>
+        <translation>Eine Verschiebung von fs unter 20 % vergrößert den Fehler von Vas; über 50 % ist die Aufhängung nicht mehr linear.</translation>
+    </message>
+    <message>
+        <source>Take a test mass of about Mms.</source>
+        <translation>Eine Prüfmasse von etwa Mms nehmen.</translation>
+    </message>
+    <message>
+        <source>Parameters contradict the level</source>
+        <translation>Parameter widersprechen dem Pegel</translation>
+    </message>
+    <message>
+        <source>The level measured and the level that the parameters give do not belong together.</source>
+        <translation>Gemessener Pegel und Pegel aus den Parametern gehören nicht zusammen.</translation>
+    </message>
+    <message>
+        <source>Go over Sd, Vas, the microphone&apos;s level, and half or full space.</source>
+        <translation>Sd, Vas, Mikrofonpegel, Halb- oder Vollraum durchgehen.</translation>
+    </message>
+    <message>
+        <source>Break-up is still to be heard</source>
+        <translation>Aufbrechen ist noch zu hören</translation>
+    </message>
+    <message>
+        <source>The cone&apos;s break-up is less than 20 dB down behind the filter and can be heard.</source>
+        <translation>Das Aufbrechen der Membran liegt hinter dem Filter weniger als 20 dB tiefer und ist hörbar.</translation>
+    </message>
+    <message>
+        <source>Cross over lower or steeper, or put a notch on it.</source>
+        <translation>Tiefer oder steiler trennen oder eine Kerbe setzen.</translation>
+    </message>
+    <message>
+        <source>Crossed over near the tweeter&apos;s resonance</source>
+        <translation>Übergang nahe der Hochtönerresonanz</translation>
+    </message>
+    <message>
+        <source>Within an octave of its resonance a tweeter adds phase, travel and distortion of its own.</source>
+        <translation>Innerhalb einer Oktave über der Resonanz bringt ein Hochtöner eigene Phase, Hub und Verzerrung ein.</translation>
+    </message>
+    <message>
+        <source>Cross over higher, or at fourth order with a trap for the resonance.</source>
+        <translation>Höher trennen oder mit vierter Ordnung und Saugkreis für die Resonanz.</translation>
+    </message>
+    <message>
+        <source>Closed or vented: the rules disagree</source>
+        <translation>Geschlossen oder Reflex: die Regeln sind uneins</translation>
+    </message>
+    <message>
+        <source>Qts speaks for a closed box, fs/Qes for a vented one.</source>
+        <translation>Qts spricht für geschlossen, fs/Qes für Bassreflex.</translation>
+    </message>
+    <message>
+        <source>Compute both; compare cone travel and f3.</source>
+        <translation>Beide berechnen; Hub und f3 vergleichen.</translation>
+    </message>
+    <message>
+        <source>The bass rings</source>
+        <translation>Der Bass klingt nach</translation>
+    </message>
+    <message>
+        <source>From Qtc 1 on the bass peaks by 1.25 dB or more and lingers.</source>
+        <translation>Ab Qtc 1 überhöht der Bass um 1,25 dB oder mehr und klingt nach.</translation>
+    </message>
+    <message>
+        <source>Give it more volume, more filling, or another driver.</source>
+        <translation>Mehr Volumen, mehr Füllung oder ein anderes Chassis.</translation>
+    </message>
+    <message>
+        <source>The box leaks</source>
+        <translation>Das Gehäuse ist undicht</translation>
+    </message>
+    <message>
+        <source>A tight box has QL 7 to 15; less tells of air escaping.</source>
+        <translation>Ein dichtes Gehäuse hat QL 7 bis 15; weniger heißt, dass Luft entweicht.</translation>
+    </message>
+    <message>
+        <source>Look at gasket, terminal plate, dust cap and surround.</source>
+        <translation>Dichtung, Anschlussplatte, Staubkalotte und Sicke ansehen.</translation>
+    </message>
+    <message>
+        <source>Tuning off its design</source>
+        <translation>Abstimmung neben der Auslegung</translation>
+    </message>
+    <message>
+        <source>The box is tuned more than 10 % off its design.</source>
+        <translation>Das Gehäuse ist mehr als 10 % neben der Auslegung abgestimmt.</translation>
+    </message>
+    <message>
+        <source>Shorten or lengthen the port, or correct the net volume.</source>
+        <translation>Rohr kürzen oder verlängern oder Nettovolumen berichtigen.</translation>
+    </message>
+    <message>
+        <source>Volume off its design</source>
+        <translation>Volumen neben der Auslegung</translation>
+    </message>
+    <message>
+        <source>The net volume is more than 10 % off its design.</source>
+        <translation>Das Nettovolumen liegt mehr als 10 % neben der Auslegung.</translation>
+    </message>
+    <message>
+        <source>Add up bracing, port and driver once more.</source>
+        <translation>Verstrebung, Rohr und Chassis noch einmal zusammenzählen.</translation>
+    </message>
+    <message>
+        <source>A standing wave in the woofer&apos;s range</source>
+        <translation>Stehende Welle im Bereich des Tieftöners</translation>
+    </message>
+    <message>
+        <source>The cavity&apos;s first standing wave falls where the woofer still plays.</source>
+        <translation>Die erste stehende Welle des Hohlraums liegt, wo der Tieftöner noch spielt.</translation>
+    </message>
+    <message>
+        <source>Put filling where the air moves fastest; mount the driver away from the end.</source>
+        <translation>Füllung dorthin, wo die Luft am schnellsten ist; Chassis nicht ans Ende setzen.</translation>
+    </message>
+    <message>
+        <source>No correction for the baffle&apos;s step</source>
+        <translation>Keine Korrektur der Schallwandstufe</translation>
+    </message>
+    <message>
+        <source>Free-standing without a correction of the baffle&apos;s step a speaker sounds thin.</source>
+        <translation>Frei stehend ohne Korrektur der Schallwandstufe klingt ein Lautsprecher dünn.</translation>
+    </message>
+    <message>
+        <source>Allow 3 to 6 dB for it in the network, less near a wall.</source>
+        <translation>3 bis 6 dB dafür in der Weiche vorsehen, an einer Wand weniger.</translation>
+    </message>
+    <message>
+        <source>Air too fast in the port</source>
+        <translation>Luft im Rohr zu schnell</translation>
+    </message>
+    <message>
+        <source>Beyond a twentieth of the speed of sound a port is heard and compresses.</source>
+        <translation>Über einem Zwanzigstel der Schallgeschwindigkeit hört man ein Rohr, und es komprimiert.</translation>
+    </message>
+    <message>
+        <source>Take a larger area, rounded ends, or a passive radiator.</source>
+        <translation>Größere Fläche, gerundete Enden oder eine Passivmembran.</translation>
+    </message>
+    <message>
+        <source>The port rings as a pipe</source>
+        <translation>Das Rohr klingt wie eine Pfeife</translation>
+    </message>
+    <message>
+        <source>The port rings as a pipe within the woofer&apos;s range.</source>
+        <translation>Das Rohr klingt im Bereich des Tieftöners wie eine Pfeife.</translation>
+    </message>
+    <message>
+        <source>Make it shorter and wider, let it out at the back, or cross over lower.</source>
+        <translation>Kürzer und weiter machen, nach hinten führen oder tiefer trennen.</translation>
+    </message>
+    <message>
+        <source>The port does not fit</source>
+        <translation>Das Rohr passt nicht</translation>
+    </message>
+    <message>
+        <source>The port&apos;s inner end needs free air of one diameter, and there is none left.</source>
+        <translation>Das innere Rohrende braucht einen Durchmesser freie Luft, und die fehlt.</translation>
+    </message>
+    <message>
+        <source>Bend it, make it a slot, or take a smaller area and check its air speed.</source>
+        <translation>Biegen, als Schlitz bauen oder kleinere Fläche nehmen und Luftgeschwindigkeit prüfen.</translation>
+    </message>
+    <message>
+        <source>Cone travel below the tuning</source>
+        <translation>Hub unterhalb der Abstimmung</translation>
+    </message>
+    <message>
+        <source>Below the tuning nothing but its own suspension holds the cone.</source>
+        <translation>Unterhalb der Abstimmung hält nur die eigene Aufhängung die Membran.</translation>
+    </message>
+    <message>
+        <source>Add a high-pass, or tune lower.</source>
+        <translation>Hochpass hinzufügen oder tiefer abstimmen.</translation>
+    </message>
+    <message>
+        <source>Impedance below what is printed</source>
+        <translation>Impedanz unter dem Aufdruck</translation>
+    </message>
+    <message>
+        <source>The impedance may not fall below 80 % of what is printed on the speaker (IEC 60268-5, from memory).</source>
+        <translation>Die Impedanz darf nicht unter 80 % des Aufdrucks fallen (IEC 60268-5, aus dem Gedächtnis).</translation>
+    </message>
+    <message>
+        <source>Raise the minimum, or print a lower nominal impedance.</source>
+        <translation>Das Minimum anheben oder eine kleinere Nennimpedanz aufdrucken.</translation>
+    </message>
+    <message>
+        <source>A hard load for the amplifier</source>
+        <translation>Schwere Last für den Verstärker</translation>
+    </message>
+    <message>
+        <source>With its phase angle the load heats the output devices like a resistor of so few ohms.</source>
+        <translation>Mit ihrem Phasenwinkel heizt die Last die Endtransistoren wie ein Widerstand von so wenig Ohm.</translation>
+    </message>
+    <message>
+        <source>Find the reactive part that turns the phase there.</source>
+        <translation>Das Blindbauteil finden, das dort die Phase dreht.</translation>
+    </message>
+    <message>
+        <source>A capacitor has drifted</source>
+        <translation>Ein Kondensator ist abgewandert</translation>
+    </message>
+    <message>
+        <source>The capacitor is more than 10 % away from what is printed on it: the crossover has moved.</source>
+        <translation>Der Kondensator weicht mehr als 10 % vom Aufdruck ab: der Übergang hat sich verschoben.</translation>
+    </message>
+    <message>
+        <source>Renew it in both cabinets by equal measured values.</source>
+        <translation>In beiden Gehäusen durch gleiche gemessene Werte ersetzen.</translation>
+    </message>
+    <message>
+        <source>A capacitor is drying out</source>
+        <translation>Ein Kondensator trocknet aus</translation>
+    </message>
+    <message>
+        <source>An electrolytic that dries out gains series resistance and dulls the treble.</source>
+        <translation>Ein austrocknender Elko gewinnt Reihenwiderstand und macht die Höhen stumpf.</translation>
+    </message>
+    <message>
+        <source>Renew it; to keep the sound, add its old loss as a resistor.</source>
+        <translation>Ersetzen; um den Klang zu behalten, den alten Verlust als Widerstand hinzufügen.</translation>
+    </message>
+    <message>
+        <source>A coil takes its share</source>
+        <translation>Eine Spule nimmt ihren Teil</translation>
+    </message>
+    <message>
+        <source>The coil&apos;s wire takes more than 0.83 dB and raises the box Q in proportion.</source>
+        <translation>Der Spulendraht nimmt mehr als 0,83 dB und erhöht das Q des Gehäuses im selben Verhältnis.</translation>
+    </message>
+    <message>
+        <source>Compute the box with Re and this resistance together; or take thicker wire.</source>
+        <translation>Gehäuse mit Re und diesem Widerstand zusammen berechnen; oder dickeren Draht nehmen.</translation>
+    </message>
+    <message>
+        <source>A core saturates</source>
+        <translation>Ein Kern sättigt</translation>
+    </message>
+    <message>
+        <source>On peaks the core saturates and the coil is no more than its wire.</source>
+        <translation>In Spitzen sättigt der Kern, und die Spule ist nur noch ihr Draht.</translation>
+    </message>
+    <message>
+        <source>Take an air coil or a larger core.</source>
+        <translation>Luftspule oder größeren Kern nehmen.</translation>
+    </message>
+    <message>
+        <source>Capacitor near its voltage rating</source>
+        <translation>Kondensator nahe der Nennspannung</translation>
+    </message>
+    <message>
+        <source>Near a resonance a capacitor sees more voltage than the speaker&apos;s terminals.</source>
+        <translation>Nahe einer Resonanz liegt am Kondensator mehr Spannung als an den Klemmen.</translation>
+    </message>
+    <message>
+        <source>Take a higher voltage rating.</source>
+        <translation>Höhere Nennspannung nehmen.</translation>
+    </message>
+    <message>
+        <source>A resistor runs hot</source>
+        <translation>Ein Widerstand wird heiß</translation>
+    </message>
+    <message>
+        <source>At half its rating a resistor shut up in a cabinet is hot already.</source>
+        <translation>Schon bei halber Nennleistung ist ein Widerstand im Gehäuse heiß.</translation>
+    </message>
+    <message>
+        <source>Take twice the rating and mount it in free air.</source>
+        <translation>Doppelte Leistung nehmen und frei montieren.</translation>
+    </message>
+    <message>
+        <source>A short circuit without this driver</source>
+        <translation>Ohne dieses Chassis ein Kurzschluss</translation>
+    </message>
+    <message>
+        <source>With that driver taken off, a coil and a capacitor in series short the amplifier at their resonance.</source>
+        <translation>Ohne dieses Chassis schließen Spule und Kondensator in Reihe den Verstärker bei ihrer Resonanz kurz.</translation>
+    </message>
+    <message>
+        <source>Never play it with this driver unplugged.</source>
+        <translation>Nie mit abgezogenem Chassis spielen.</translation>
+    </message>
+    <message>
+        <source>Parts spread too far for a pair</source>
+        <translation>Bauteile streuen zu weit für ein Paar</translation>
+    </message>
+    <message>
+        <source>The tolerance of the parts alone can make the pair differ by more than 1 dB.</source>
+        <translation>Allein die Toleranz der Bauteile kann das Paar um mehr als 1 dB unterscheiden.</translation>
+    </message>
+    <message>
+        <source>Measure the parts and match them between the cabinets.</source>
+        <translation>Bauteile messen und zwischen den Gehäusen paaren.</translation>
+    </message>
+    <message>
+        <source>One driver is the wrong way round</source>
+        <translation>Ein Chassis ist falsch gepolt</translation>
+    </message>
+    <message>
+        <source>Turning one driver over lifts the octave around the crossover by 3 dB or more: the dip is wiring, not design.</source>
+        <translation>Umpolen eines Chassis hebt die Oktave um den Übergang um 3 dB oder mehr: das Loch ist Verdrahtung, nicht Entwurf.</translation>
+    </message>
+    <message>
+        <source>Reverse that driver, then look at the reversed sum once more.</source>
+        <translation>Dieses Chassis umpolen, dann die umgepolte Summe noch einmal ansehen.</translation>
+    </message>
+    <message>
+        <source>The reversed notch is shallow</source>
+        <translation>Die Kerbe bei Umpolung ist flach</translation>
+    </message>
+    <message>
+        <source>The reversed notch is shallower than 20 dB: up to 11.4° of phase or 1.74 dB of level are wrong.</source>
+        <translation>Die Kerbe bei Umpolung ist flacher als 20 dB: bis zu 11,4° Phase oder 1,74 dB Pegel stimmen nicht.</translation>
+    </message>
+    <message>
+        <source>Trim the delay first, the level after it.</source>
+        <translation>Zuerst die Laufzeit abgleichen, dann den Pegel.</translation>
+    </message>
+    <message>
+        <source>Phases do not run together</source>
+        <translation>Phasen laufen nicht zusammen</translation>
+    </message>
+    <message>
+        <source>The phases meet but do not run together, which leaves dips beside the crossover.</source>
+        <translation>Die Phasen treffen sich, laufen aber nicht zusammen; das lässt Senken neben dem Übergang.</translation>
+    </message>
+    <message>
+        <source>Change a slope or the depth between the drivers.</source>
+        <translation>Eine Steilheit oder den Tiefenversatz der Chassis ändern.</translation>
+    </message>
+    <message>
+        <source>The delay is ambiguous</source>
+        <translation>Die Laufzeit ist mehrdeutig</translation>
+    </message>
+    <message>
+        <source>Two delays explain the measured sum nearly equally well.</source>
+        <translation>Zwei Laufzeiten erklären die gemessene Summe fast gleich gut.</translation>
+    </message>
+    <message>
+        <source>Take it again without the network, or with the microphone raised by a known height.</source>
+        <translation>Ohne Weiche wiederholen oder mit um eine bekannte Höhe angehobenem Mikrofon.</translation>
+    </message>
+    <message>
+        <source>The delay is not known well enough</source>
+        <translation>Die Laufzeit ist nicht genau genug bekannt</translation>
+    </message>
+    <message>
+        <source>The delay is not known to 15° at the crossover.</source>
+        <translation>Die Laufzeit ist am Übergang nicht auf 15° bekannt.</translation>
+    </message>
+    <message>
+        <source>Widen the overlap, lower the noise, use the reversed sum.</source>
+        <translation>Überlappung verbreitern, Rauschen senken, umgepolte Summe benutzen.</translation>
+    </message>
+    <message>
+        <source>Levels on both sides differ</source>
+        <translation>Pegel beiderseits verschieden</translation>
+    </message>
+    <message>
+        <source>The level above the crossover differs from the level below by more than 1 dB: that is heard as a voicing.</source>
+        <translation>Der Pegel über dem Übergang weicht mehr als 1 dB vom Pegel darunter ab: das hört man als Klangfarbe.</translation>
+    </message>
+    <message>
+        <source>Change the pad by this figure.</source>
+        <translation>Pegelsteller um diesen Wert ändern.</translation>
+    </message>
+    <message>
+        <source>In phase beside the crossover</source>
+        <translation>Neben dem Übergang in Phase</translation>
+    </message>
+    <message>
+        <source>The drivers are in phase at another frequency than where their levels meet.</source>
+        <translation>Die Chassis sind bei einer anderen Frequenz in Phase, als wo sich ihre Pegel treffen.</translation>
+    </message>
+    <message>
+        <source>Move the depth between them, or one corner.</source>
+        <translation>Tiefenversatz oder eine Eckfrequenz verschieben.</translation>
+    </message>
+    <message>
+        <source>Group delay can be heard</source>
+        <translation>Gruppenlaufzeit ist hörbar</translation>
+    </message>
+    <message>
+        <source>The extra group delay is beyond the published threshold of audibility.</source>
+        <translation>Die zusätzliche Gruppenlaufzeit liegt über der veröffentlichten Hörschwelle.</translation>
+    </message>
+    <message>
+        <source>Take a lower order, or cross over higher.</source>
+        <translation>Kleinere Ordnung nehmen oder höher trennen.</translation>
+    </message>
+    <message>
+        <source>Drivers far apart for this crossover</source>
+        <translation>Chassis weit auseinander für diesen Übergang</translation>
+    </message>
+    <message>
+        <source>The drivers are so far apart that nulls come within 24.6° of the axis.</source>
+        <translation>Die Chassis liegen so weit auseinander, dass Auslöschungen näher als 24,6° an die Achse kommen.</translation>
+    </message>
+    <message>
+        <source>Move them together, or cross over lower.</source>
+        <translation>Zusammenrücken oder tiefer trennen.</translation>
+    </message>
+    <message>
+        <source>A null near the axis</source>
+        <translation>Eine Auslöschung nahe der Achse</translation>
+    </message>
+    <message>
+        <source>Who stands up or sits down passes through a null.</source>
+        <translation>Wer aufsteht oder sich setzt, geht durch eine Auslöschung.</translation>
+    </message>
+    <message>
+        <source>Tilt the speaker, or change order or spacing.</source>
+        <translation>Lautsprecher neigen oder Ordnung oder Abstand ändern.</translation>
+    </message>
+    <message>
+        <source>The lower driver beams</source>
+        <translation>Das tiefere Chassis bündelt</translation>
+    </message>
+    <message>
+        <source>At the crossover the lower driver is 6 dB down at 90°: it beams before it hands over.</source>
+        <translation>Am Übergang ist das tiefere Chassis bei 90° um 6 dB leiser: es bündelt, bevor es übergibt.</translation>
+    </message>
+    <message>
+        <source>Cross over lower, or take a smaller midrange.</source>
+        <translation>Tiefer trennen oder kleineren Mitteltöner nehmen.</translation>
+    </message>
+    <message>
+        <source>Directivity jumps</source>
+        <translation>Die Bündelung springt</translation>
+    </message>
+    <message>
+        <source>Directivity jumps across the crossover and colours the sound of the room although the axis is flat.</source>
+        <translation>Die Bündelung springt am Übergang und färbt den Raumklang, obwohl die Achse eben ist.</translation>
+    </message>
+    <message>
+        <source>A waveguide, a lower crossover, or a smaller driver.</source>
+        <translation>Ein Waveguide, tieferer Übergang oder kleineres Chassis.</translation>
+    </message>
+    <message>
+        <source>Sides differ off axis</source>
+        <translation>Seiten unterscheiden sich neben der Achse</translation>
+    </message>
+    <message>
+        <source>The two sides differ off axis, and the cabinets are not mirror images.</source>
+        <translation>Die Seiten unterscheiden sich neben der Achse, und die Gehäuse sind nicht spiegelbildlich.</translation>
+    </message>
+    <message>
+        <source>Build them mirrored, or turn the axis.</source>
+        <translation>Spiegelbildlich bauen oder die Achse drehen.</translation>
+    </message>
+    <message>
+        <source>A resonance that lingers</source>
+        <translation>Eine Resonanz, die nachklingt</translation>
+    </message>
+    <message>
+        <source>It takes 15 periods to fall by 20 dB: a resonance of Q 20 or so, and audible.</source>
+        <translation>Es braucht 15 Perioden, um 20 dB zu fallen: eine Resonanz von Q um 20, und hörbar.</translation>
+    </message>
+    <message>
+        <source>Find out whether cone, panel or cavity; a notch helps only where it is minimum phase.</source>
+        <translation>Herausfinden, ob Membran, Wand oder Hohlraum; eine Kerbe hilft nur, wo es minimalphasig ist.</translation>
+    </message>
+    <message>
+        <source>A notch made by the driver</source>
+        <translation>Eine Kerbe vom Chassis selbst</translation>
+    </message>
+    <message>
+        <source>A notch that stays put at every angle is made by the driver, not by diffraction.</source>
+        <translation>Eine Kerbe, die unter jedem Winkel bleibt, kommt vom Chassis, nicht von Beugung.</translation>
+    </message>
+    <message>
+        <source>Look at surround and dust cap; do not fill it up electrically.</source>
+        <translation>Sicke und Staubkalotte ansehen; nicht elektrisch auffüllen.</translation>
+    </message>
+    <message>
+        <source>One cabinet is louder</source>
+        <translation>Ein Gehäuse ist lauter</translation>
+    </message>
+    <message>
+        <source>The image leans to the louder cabinet.</source>
+        <translation>Das Klangbild neigt zum lauteren Gehäuse.</translation>
+    </message>
+    <message>
+        <source>Trim the pad of one.</source>
+        <translation>Pegelsteller des einen abgleichen.</translation>
+    </message>
+    <message>
+        <source>The pair differs in shape</source>
+        <translation>Das Paar unterscheidet sich im Verlauf</translation>
+    </message>
+    <message>
+        <source>From 200 Hz to 10 kHz the two of a pair should agree within 1 dB in third octaves.</source>
+        <translation>Von 200 Hz bis 10 kHz sollten die beiden eines Paars in Terzen auf 1 dB übereinstimmen.</translation>
+    </message>
+    <message>
+        <source>Exchange single drivers between the cabinets to find the odd one.</source>
+        <translation>Einzelne Chassis zwischen den Gehäusen tauschen, um das abweichende zu finden.</translation>
+    </message>
+    <message>
+        <source>The pair pushes and pulls</source>
+        <translation>Das Paar arbeitet gegeneinander</translation>
+    </message>
+    <message>
+        <source>One cabinet pushes while the other pulls: bass cancels, the image has no middle.</source>
+        <translation>Ein Gehäuse drückt, während das andere zieht: Bass löscht sich aus, das Bild hat keine Mitte.</translation>
+    </message>
+    <message>
+        <source>Exchange the two wires at one cabinet, not at one driver.</source>
+        <translation>Die zwei Drähte an einem Gehäuse tauschen, nicht an einem Chassis.</translation>
+    </message>
+    <message>
+        <source>Twins of unequal resonance</source>
+        <translation>Zwillinge mit ungleicher Resonanz</translation>
+    </message>
+    <message>
+        <source>The twins&apos; resonances are more than 10 % apart, so their boxes are tuned differently.</source>
+        <translation>Die Resonanzen der Zwillinge liegen mehr als 10 % auseinander; ihre Gehäuse sind verschieden abgestimmt.</translation>
+    </message>
+    <message>
+        <source>Treat both alike: exercise, renew the edge, or replace both.</source>
+        <translation>Beide gleich behandeln: einspielen, Sicke erneuern oder beide ersetzen.</translation>
+    </message>
+    <message>
+        <source>Dearer than the speaker is worth</source>
+        <translation>Teurer als der Lautsprecher wert ist</translation>
+    </message>
+    <message>
+        <source>The repair costs more than the speaker would fetch.</source>
+        <translation>Die Reparatur kostet mehr, als der Lautsprecher bringen würde.</translation>
+    </message>
+    <message>
+        <source>Tell the owner in writing; it may be worth it to them.</source>
+        <translation>Dem Besitzer schriftlich sagen; ihm kann es das wert sein.</translation>
+    </message>
+    <message>
+        <source>A new edge would do</source>
+        <translation>Eine neue Sicke würde genügen</translation>
+    </message>
+    <message>
+        <source>With a sound coil a new edge is the cheapest complete repair.</source>
+        <translation>Bei gesunder Spule ist eine neue Sicke die billigste vollständige Reparatur.</translation>
+    </message>
+    <message>
+        <source>Renew the edges of both cabinets with one of the right stiffness.</source>
+        <translation>Die Sicken beider Gehäuse mit der richtigen Steifigkeit erneuern.</translation>
+    </message>
+    <message>
+        <source>A lone substitute will not match</source>
+        <translation>Ein einzelner Ersatz wird nicht passen</translation>
+    </message>
+    <message>
+        <source>A single substitute would not match its twin.</source>
+        <translation>Ein einzelner Ersatz würde nicht zum Zwilling passen.</translation>
+    </message>
+    <message>
+        <source>Replace the set and tune anew, or find an original.</source>
+        <translation>Den Satz ersetzen und neu abstimmen oder ein Original finden.</translation>
+    </message>
+    <message>
+        <source>Direct voltage from the amplifier</source>
+        <translation>Gleichspannung vom Verstärker</translation>
+    </message>
+    <message>
+        <source>Direct voltage pushes coils out of place and heats them.</source>
+        <translation>Gleichspannung drückt Spulen aus ihrer Lage und heizt sie.</translation>
+    </message>
+    <message>
+        <source>Have the amplifier repaired before anything is connected.</source>
+        <translation>Den Verstärker reparieren lassen, bevor etwas angeschlossen wird.</translation>
+    </message>
+    <message>
+        <source>The probe would short the amplifier</source>
+        <translation>Der Tastkopf würde den Verstärker kurzschließen</translation>
+    </message>
+    <message>
+        <source>The earthed side of the probe shorts one half of a bridged amplifier.</source>
+        <translation>Die geerdete Seite des Tastkopfs schließt eine Hälfte eines Brückenverstärkers kurz.</translation>
+    </message>
+    <message>
+        <source>Use a differential probe, or an amplifier that is not bridged.</source>
+        <translation>Differenztastkopf oder ungebrückten Verstärker benutzen.</translation>
+    </message>
+    <message>
+        <source>Enough noise for today</source>
+        <translation>Genug Lärm für heute</translation>
+    </message>
+    <message>
+        <source>The day&apos;s dose of noise is used up (85 dB(A) for 8 h, half the time for each 3 dB; from memory).</source>
+        <translation>Die Lärmdosis des Tages ist verbraucht (85 dB(A) für 8 h, je 3 dB die halbe Zeit; aus dem Gedächtnis).</translation>
+    </message>
+    <message>
+        <source>Wear ear protection; use shorter sweeps.</source>
+        <translation>Gehörschutz tragen; kürzere Durchläufe.</translation>
+    </message>
+    <message>
+        <source>A sweep that would kill the tweeter</source>
+        <translation>Ein Durchlauf, der den Hochtöner tötet</translation>
+    </message>
+    <message>
+        <source>Swept below its resonance without a capacitor, a tweeter tears its lead-ins.</source>
+        <translation>Unter der Resonanz ohne Kondensator durchfahren, reißt ein Hochtöner seine Zuleitungen ab.</translation>
+    </message>
+    <message>
+        <source>Begin the sweep above fs, or put a capacitor in series.</source>
+        <translation>Durchlauf über fs beginnen oder Kondensator vorschalten.</translation>
+    </message>
+    <message>
+        <source>Poisonous dust</source>
+        <translation>Giftiger Staub</translation>
+    </message>
+    <message>
+        <source>The dust of a broken beryllium diaphragm is poisonous.</source>
+        <translation>Der Staub einer zerbrochenen Berylliummembran ist giftig.</translation>
+    </message>
+    <message>
+        <source>Do not touch, do not vacuum; seal it and give it to a specialist.</source>
+        <translation>Nicht berühren, nicht saugen; versiegeln und Fachleuten geben.</translation>
+    </message>
+    <message>
+        <source>The amplifier will clip</source>
+        <translation>Der Verstärker wird übersteuern</translation>
+    </message>
+    <message>
+        <source>The level wanted drives the amplifier into clipping, and the tweeter takes the average power.</source>
+        <translation>Der gewünschte Pegel übersteuert den Verstärker, und der Hochtöner trägt die mittlere Leistung.</translation>
+    </message>
+    <message>
+        <source>Play softer, or take more amplifier or a more efficient speaker.</source>
+        <translation>Leiser spielen oder stärkeren Verstärker oder wirkungsvolleren Lautsprecher nehmen.</translation>
+    </message>
+    <message>
+        <source>readings at the bench, and what is printed on the driver</source>
+        <translation>Ablesungen am Messplatz und was auf dem Chassis steht</translation>
+    </message>
+    <message>
+        <source>a recording made here, and how it was made</source>
+        <translation>eine hier gemachte Aufnahme und wie sie entstand</translation>
+    </message>
+    <message>
+        <source>the driver&apos;s parameters</source>
+        <translation>die Parameter des Chassis</translation>
+    </message>
+    <message>
+        <source>the data of the box</source>
+        <translation>die Daten des Gehäuses</translation>
+    </message>
+    <message>
+        <source>the data of the port</source>
+        <translation>die Daten des Reflexrohrs</translation>
+    </message>
+    <message>
+        <source>ratings and markings of the parts</source>
+        <translation>Nenndaten und Aufdrucke der Bauteile</translation>
+    </message>
+    <message>
+        <source>responses with phase of neighbouring drivers</source>
+        <translation>Frequenzgänge mit Phase benachbarter Chassis</translation>
+    </message>
+    <message>
+        <source>takes at angles</source>
+        <translation>Aufnahmen unter Winkeln</translation>
+    </message>
+    <message>
+        <source>an impulse response long enough for its decay</source>
+        <translation>eine Impulsantwort, lang genug für ihr Ausklingen</translation>
+    </message>
+    <message>
+        <source>both cabinets of a pair, measured alike</source>
+        <translation>beide Gehäuse eines Paars, gleich gemessen</translation>
+    </message>
+    <message>
+        <source>what the repair costs and the speaker is worth</source>
+        <translation>was die Reparatur kostet und der Lautsprecher wert ist</translation>
+    </message>
+    <message>
+        <source>the amplifier and what is planned with it</source>
+        <translation>der Verstärker und was damit geplant ist</translation>
+    </message>
+    <message>
+        <source>standard</source>
+        <translation>Norm</translation>
+    </message>
+    <message>
+        <source>published practice</source>
+        <translation>veröffentlichte Praxis</translation>
+    </message>
+    <message>
+        <source>physics</source>
+        <translation>Physik</translation>
+    </message>
+    <message>
+        <source>rule of thumb</source>
+        <translation>Faustregel</translation>
+    </message>
+    <message>
+        <source>no level yet</source>
+        <translation>noch kein Pegel</translation>
+    </message>
+    <message>
+        <source>no load yet</source>
+        <translation>noch keine Last</translation>
+    </message>
+    <message>
+        <source>no sum yet</source>
+        <translation>noch keine Summe</translation>
+    </message>
+    <message>
+        <source>sensitivity</source>
+        <translation>Empfindlichkeit</translation>
+    </message>
+    <message>
+        <source>impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>corridor</source>
+        <translation>Korridor</translation>
+    </message>
+    <message>
+        <source>parts</source>
+        <translation>Bauteile</translation>
+    </message>
+    <message>
+        <source>response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>coil</source>
+        <translation>Spule</translation>
+    </message>
+    <message>
+        <source>capacitor</source>
+        <translation>Kondensator</translation>
+    </message>
+    <message>
+        <source>Woofer</source>
+        <translation>Tieftöner</translation>
+    </message>
+    <message>
+        <source>Tweeter</source>
+        <translation>Hochtöner</translation>
+    </message>
+    <message>
+        <source>Midrange</source>
+        <translation>Mitteltöner</translation>
+    </message>
+    <message>
+        <source>Subwoofer</source>
+        <translation>Subwoofer</translation>
+    </message>
+    <message>
+        <source>Full range</source>
+        <translation>Breitbänder</translation>
+    </message>
+    <message>
+        <source>The data do not cover 200 Hz to 4 kHz.</source>
+        <translation>Die Daten decken 200 Hz bis 4 kHz nicht ab.</translation>
+    </message>
+    <message>
+        <source>Energy mean of the sum over 200 Hz to 4 kHz for 2.83 V at the takes&apos; distance, from measured curves; as sure as their level calibration, which the tables do not state.</source>
+        <translation>Energiemittel der Summe von 200 Hz bis 4 kHz bei 2,83 V im Abstand der Aufnahmen, aus gemessenen Kurven; so sicher wie deren Pegelkalibrierung, die die Tabellen nicht nennen.</translation>
+    </message>
+    <message>
+        <source>No impedance.</source>
+        <translation>Keine Impedanz.</translation>
+    </message>
+    <message>
+        <source>Least impedance at the amplifier&apos;s terminals between 20 Hz and 20 kHz, searched between the points too; it may fall by about a tenth when coils and parts lie at the ends of their tolerances.</source>
+        <translation>Kleinste Impedanz an den Klemmen des Verstärkers zwischen 20 Hz und 20 kHz, auch zwischen den Punkten gesucht; sie kann um etwa ein Zehntel fallen, wenn Spulen und Bauteile an den Enden ihrer Toleranzen liegen.</translation>
+    </message>
+    <message>
+        <source>The corridor&apos;s range holds no trusted data.</source>
+        <translation>Im Bereich des Korridors liegen keine vertrauenswürdigen Daten.</translation>
+    </message>
+    <message>
+        <source>Largest distance of the sum from the corridor&apos;s centre %1 dB, at %2, unsmoothed, over the trusted part of the corridor&apos;s range.</source>
+        <translation>Größter Abstand der Summe von der Korridormitte %1 dB, bei %2, ungeglättet, über den vertrauenswürdigen Teil des Korridors.</translation>
+    </message>
+    <message>
+        <source>No part has a price yet.</source>
+        <translation>Noch hat kein Bauteil einen Preis.</translation>
+    </message>
+    <message>
+        <source>Sum of the prices entered at the parts.</source>
+        <translation>Summe der an den Bauteilen eingetragenen Preise.</translation>
+    </message>
+    <message>
+        <source>Parts without a price are not in the sum.</source>
+        <translation>Bauteile ohne Preis fehlen in der Summe.</translation>
+    </message>
+    <message>
+        <source>%1 has no impedance yet: nothing can be computed for this cabinet.</source>
+        <translation>%1 hat noch keine Impedanz: für dieses Gehäuse kann nichts berechnet werden.</translation>
+    </message>
+    <message>
+        <source>%1: its impedance has no phase. Measure it with phase, or use the minimum phase.</source>
+        <translation>%1: die Impedanz hat keine Phase. Mit Phase messen oder die Minimalphase verwenden.</translation>
+    </message>
+    <message>
+        <source>%1 has no response yet: no sum can be shown.</source>
+        <translation>%1 hat noch keinen Frequenzgang: keine Summe möglich.</translation>
+    </message>
+    <message>
+        <source>%1: its response has no phase, so it cannot be summed. Use the minimum phase, which knows no flight time.</source>
+        <translation>%1: der Frequenzgang hat keine Phase und kann nicht summiert werden. Die Minimalphase verwenden, die keine Laufzeit kennt.</translation>
+    </message>
+    <message>
+        <source>The curves in use share no range of frequencies, so nothing can be computed.</source>
+        <translation>Die verwendeten Kurven haben keinen gemeinsamen Frequenzbereich; es kann nichts berechnet werden.</translation>
+    </message>
+    <message>
+        <source>There is no impedance yet.</source>
+        <translation>Es gibt noch keine Impedanz.</translation>
+    </message>
+    <message>
+        <source>%1 rows, %2 to %3; read as frequency, %4, %5; columns by %6, decimal %7.</source>
+        <translation>%1 Zeilen, %2 bis %3; gelesen als Frequenz, %4, %5; Spalten durch %6, Dezimalzeichen %7.</translation>
+    </message>
+    <message>
+        <source>%1, %2: impulse response, arrival %3, gate %4, valid from %5.</source>
+        <translation>%1, %2: Impulsantwort, Ankunft %3, Fenster %4, gültig ab %5.</translation>
+    </message>
+    <message>
+        <source>First reflection %1 after the arrival; the gate ends before it.</source>
+        <translation>Erste Reflexion %1 nach der Ankunft; das Fenster endet davor.</translation>
+    </message>
+    <message>
+        <source>No reflection was found; the gate is the whole.</source>
+        <translation>Keine Reflexion gefunden; das Fenster ist das Ganze.</translation>
+    </message>
+    <message>
+        <source>A sample of 1 was taken for %1 dB.</source>
+        <translation>Ein Abtastwert von 1 wurde als %1 dB genommen.</translation>
+    </message>
+    <message>
+        <source>Without phase it can be looked at, but not summed or loaded until you use the minimum phase.</source>
+        <translation>Ohne Phase kann man sie ansehen, aber erst mit der Minimalphase summieren oder belasten.</translation>
+    </message>
+    <message>
+        <source>Rows were out of order and have been sorted.</source>
+        <translation>Zeilen waren ungeordnet und wurden sortiert.</translation>
+    </message>
+    <message>
+        <source>Some frequencies stood more than once; their complex mean was taken.</source>
+        <translation>Einige Frequenzen standen mehrfach; ihr komplexes Mittel wurde genommen.</translation>
+    </message>
+    <message>
+        <source>The row at 0 Hz was left out.</source>
+        <translation>Die Zeile bei 0 Hz wurde weggelassen.</translation>
+    </message>
+    <message>
+        <source>Frequencies were in kHz.</source>
+        <translation>Frequenzen waren in kHz.</translation>
+    </message>
+    <message>
+        <source>Phases were in radians.</source>
+        <translation>Phasen waren im Bogenmaß.</translation>
+    </message>
+    <message>
+        <source>Nothing said what the second column holds; this is a guess, please check it.</source>
+        <translation>Nichts sagt, was die zweite Spalte enthält; das ist geraten, bitte prüfen.</translation>
+    </message>
+    <message>
+        <source>ohms</source>
+        <translation>Ohm</translation>
+    </message>
+    <message>
+        <source>level in dB</source>
+        <translation>Pegel in dB</translation>
+    </message>
+    <message>
+        <source>phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>no phase</source>
+        <translation>keine Phase</translation>
+    </message>
+    <message>
+        <source>tab</source>
+        <translation>Tabulator</translation>
+    </message>
+    <message>
+        <source>semicolon</source>
+        <translation>Strichpunkt</translation>
+    </message>
+    <message>
+        <source>space</source>
+        <translation>Leerzeichen</translation>
+    </message>
+    <message>
+        <source>comma</source>
+        <translation>Komma</translation>
+    </message>
+    <message>
+        <source>point</source>
+        <translation>Punkt</translation>
+    </message>
+    <message>
+        <source>width of the front</source>
+        <translation>Breite der Front</translation>
+    </message>
+    <message>
+        <source>height of the front</source>
+        <translation>Höhe der Front</translation>
+    </message>
+    <message>
+        <source>depth of the cabinet</source>
+        <translation>Tiefe des Gehäuses</translation>
+    </message>
+    <message>
+        <source>nominal impedance, as printed</source>
+        <translation>Nennimpedanz, wie aufgedruckt</translation>
+    </message>
+    <message>
+        <source>outer diameter</source>
+        <translation>Außendurchmesser</translation>
+    </message>
+    <message>
+        <source>place from the middle of the front, right as the listener sees it</source>
+        <translation>Ort von der Mitte der Front, rechts aus Sicht des Hörers</translation>
+    </message>
+    <message>
+        <source>place from the middle of the front, up</source>
+        <translation>Ort von der Mitte der Front, nach oben</translation>
+    </message>
+    <message>
+        <source>measuring distance</source>
+        <translation>Messabstand</translation>
+    </message>
+    <message>
+        <source>drive, rms</source>
+        <translation>Anregung, effektiv</translation>
+    </message>
+    <message>
+        <source>believed from this frequency up</source>
+        <translation>ab dieser Frequenz geglaubt</translation>
+    </message>
+    <message>
+        <source>length of the gate after the arrival</source>
+        <translation>Länge des Fensters nach der Ankunft</translation>
+    </message>
+    <message>
+        <source>time zero after the first sample</source>
+        <translation>Zeitnullpunkt nach dem ersten Abtastwert</translation>
+    </message>
+    <message>
+        <source>level of a sample of 1</source>
+        <translation>Pegel eines Abtastwerts von 1</translation>
+    </message>
+    <message>
+        <source>crossover frequency</source>
+        <translation>Übergangsfrequenz</translation>
+    </message>
+    <message>
+        <source>Change the corridor</source>
+        <translation>Korridor ändern</translation>
+    </message>
+    <message>
+        <source>Add a mirrored twin</source>
+        <translation>Gespiegelten Zwilling hinzufügen</translation>
+    </message>
+    <message>
+        <source>Lengths in metres</source>
+        <translation>Längen in Metern</translation>
+    </message>
+    <message>
+        <source>Lengths in inches</source>
+        <translation>Längen in Zoll</translation>
+    </message>
+    <message>
+        <source>Seal a scale</source>
+        <translation>Maßstab festlegen</translation>
+    </message>
+    <message>
+        <source>Back to the built-in scale</source>
+        <translation>Zurück zum eingebauten Maßstab</translation>
+    </message>
+    <message>
+        <source>Start %1-order %2 at %3</source>
+        <translation>Start %1. Ordnung, %2, bei %3</translation>
+    </message>
+    <message>
+        <source>first</source>
+        <translation>1</translation>
+    </message>
+    <message>
+        <source>second</source>
+        <translation>2</translation>
+    </message>
+    <message>
+        <source>third</source>
+        <translation>3</translation>
+    </message>
+    <message>
+        <source>fourth</source>
+        <translation>4</translation>
+    </message>
+    <message>
+        <source>another corridor</source>
+        <translation>ein anderer Korridor</translation>
+    </message>
+    <message>
+        <source>network joined differently</source>
+        <translation>Weiche anders verbunden</translation>
+    </message>
+    <message>
+        <source>drive or source resistance changed</source>
+        <translation>Anregung oder Quellwiderstand geändert</translation>
+    </message>
+    <message>
+        <source>outline noted differently</source>
+        <translation>Umriss anders notiert</translation>
+    </message>
+    <message>
+        <source>house scales or units changed</source>
+        <translation>Hausmaßstäbe oder Einheiten geändert</translation>
+    </message>
+    <message>
+        <source>findings judged differently</source>
+        <translation>Befunde anders bewertet</translation>
+    </message>
+    <message>
+        <source>not given</source>
+        <translation>nicht angegeben</translation>
+    </message>
+    <message>
+        <source>take %1 noted or trusted differently</source>
+        <translation>Aufnahme %1 anders notiert oder vertraut</translation>
+    </message>
+    <message>
+        <source>take %1 added</source>
+        <translation>Aufnahme %1 hinzugekommen</translation>
+    </message>
+    <message>
+        <source>take %1 gone</source>
+        <translation>Aufnahme %1 fehlt</translation>
+    </message>
+    <message>
+        <source>cabinet %1 added</source>
+        <translation>Gehäuse %1 hinzugekommen</translation>
+    </message>
+    <message>
+        <source>cabinet %1 taken away</source>
+        <translation>Gehäuse %1 entfernt</translation>
+    </message>
+    <message>
+        <source>renamed to %1</source>
+        <translation>umbenannt in %1</translation>
+    </message>
+    <message>
+        <source>nominal impedance %1 → %2</source>
+        <translation>Nennimpedanz %1 → %2</translation>
+    </message>
+    <message>
+        <source>front %1 → %2</source>
+        <translation>Front %1 → %2</translation>
+    </message>
+    <message>
+        <source>%1: another response</source>
+        <translation>%1: anderer Frequenzgang</translation>
+    </message>
+    <message>
+        <source>%1: another impedance</source>
+        <translation>%1: andere Impedanz</translation>
+    </message>
+    <message>
+        <source>%1: size, band, condition or nominal impedance changed</source>
+        <translation>%1: Größe, Band, Zustand oder Nennimpedanz geändert</translation>
+    </message>
+    <message>
+        <source>%1: %2 → %3</source>
+        <translation>%1: %2 → %3</translation>
+    </message>
+    <message>
+        <source>%1 (%2) taken out</source>
+        <translation>%1 (%2) herausgenommen</translation>
+    </message>
+    <message>
+        <source>%1 (%2) put in</source>
+        <translation>%1 (%2) eingesetzt</translation>
+    </message>
+    <message>
+        <source>%1: %2 is far outside what networks use (%3 to %4).</source>
+        <translation>%1: %2 liegt weit außerhalb dessen, was in Weichen üblich ist (%3 bis %4).</translation>
+    </message>
+    <message>
+        <source>%1: stands at the end of its usual values, a value beyond %2 has to be typed</source>
+        <translation>%1: steht am Ende seiner üblichen Werte, ein Wert jenseits von %2 muss getippt werden</translation>
+    </message>
+    <message>
+        <source>%1: line %2, column %3: %4</source>
+        <translation>%1: Zeile %2, Spalte %3: %4</translation>
+    </message>
+    <message>
+        <source>%1: exists already, choose another name; nothing was overwritten</source>
+        <translation>%1: gibt es schon, einen anderen Namen wählen; nichts wurde überschrieben</translation>
+    </message>
+    <message>
+        <source>%1: is not a Yellowfront job, must be a file that this program has made</source>
+        <translation>%1: ist kein Yellowfront-Auftrag, es muss eine Datei dieses Programms sein</translation>
+    </message>
+    <message>
+        <source>%1: cannot be opened: %2, must be a job file that you may read</source>
+        <translation>%1: lässt sich nicht öffnen: %2, es muss eine lesbare Auftragsdatei sein</translation>
+    </message>
+    <message>
+        <source>%1: is damaged: %2, open a copy of it; this file was left untouched</source>
+        <translation>%1: ist beschädigt: %2, eine Kopie öffnen; diese Datei blieb unberührt</translation>
+    </message>
+    <message>
+        <source>%1: not written: %2, %3</source>
+        <translation>%1: nicht geschrieben: %2, %3</translation>
+    </message>
+    <message>
+        <source>make room on the disk; the file is as it was before</source>
+        <translation>Platz auf dem Datenträger schaffen; die Datei ist wie zuvor</translation>
+    </message>
+    <message>
+        <source>check the permissions of the file and its folder; the file is as it was before</source>
+        <translation>Rechte der Datei und ihres Ordners prüfen; die Datei ist wie zuvor</translation>
+    </message>
+    <message>
+        <source>another program has it open; the file is as it was before</source>
+        <translation>ein anderes Programm hat sie offen; die Datei ist wie zuvor</translation>
+    </message>
+    <message>
+        <source>the file is as it was before</source>
+        <translation>die Datei ist wie zuvor</translation>
+    </message>
+    <message>
+        <source>nothing is written</source>
+        <translation>nichts ist geschrieben</translation>
+    </message>
+    <message>
+        <source>must have at least one letter</source>
+        <translation>mindestens ein Buchstabe ist nötig</translation>
+    </message>
+    <message>
+        <source>say why it may stay as it is</source>
+        <translation>sagen, warum es so bleiben darf</translation>
+    </message>
+    <message>
+        <source>choose another name</source>
+        <translation>einen anderen Namen wählen</translation>
+    </message>
+    <message>
+        <source>move the driver first</source>
+        <translation>zuerst das Chassis verschieben</translation>
+    </message>
+    <message>
+        <source>take its parts out first</source>
+        <translation>zuerst ihre Bauteile herausnehmen</translation>
+    </message>
+    <message>
+        <source>must be a job file</source>
+        <translation>es muss eine Auftragsdatei sein</translation>
+    </message>
+    <message>
+        <source>import its impedance first</source>
+        <translation>zuerst seine Impedanz übernehmen</translation>
+    </message>
+    <message>
+        <source>no impedance yet</source>
+        <translation>noch keine Impedanz</translation>
+    </message>
+    <message>
+        <source>%1 would no longer be on it</source>
+        <translation>%1 läge nicht mehr darauf</translation>
+    </message>
+    <message>
+        <source>there is no snapshot &apos;%1&apos;</source>
+        <translation>es gibt keinen Schnappschuss &apos;%1&apos;</translation>
+    </message>
+    <message>
+        <source>the nearest one is %1</source>
+        <translation>am nächsten kommt %1</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; stands already</source>
+        <translation>&apos;%1&apos; gibt es schon</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not understood</source>
+        <translation>&apos;%1&apos; ist nicht zu verstehen</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not a number</source>
+        <translation>&apos;%1&apos; ist keine Zahl</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not in this job</source>
+        <translation>&apos;%1&apos; gehört nicht zu diesem Auftrag</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; given</source>
+        <translation>&apos;%1&apos; angegeben</translation>
+    </message>
+    <message>
+        <source>%1 given</source>
+        <translation>%1 angegeben</translation>
+    </message>
+    <message>
+        <source>must be %1 to %2</source>
+        <translation>erlaubt ist %1 bis %2</translation>
+    </message>
+    <message>
+        <source>must hold a table</source>
+        <translation>es muss eine Tabelle sein</translation>
+    </message>
+    <message>
+        <source>no row begins with a number</source>
+        <translation>keine Zeile beginnt mit einer Zahl</translation>
+    </message>
+    <message>
+        <source>%1, limit %2</source>
+        <translation>%1, Grenze %2</translation>
+    </message>
+    <message>
+        <source>%1 octaves</source>
+        <translation>%1 Oktaven</translation>
+    </message>
+    <message>
+        <source>beyond all bounds</source>
+        <translation>über alle Grenzen</translation>
+    </message>
+    <message>
+        <source>%1 parts, %2 priced: %3</source>
+        <translation>%1 Bauteile, %2 mit Preis: %3</translation>
+    </message>
+    <message>
+        <source>%1 part, %2</source>
+        <translation>%1 Bauteil, %2</translation>
+    </message>
+    <message>
+        <source>%1 parts, %2</source>
+        <translation>%1 Bauteile, %2</translation>
+    </message>
+    <message>
+        <source>%1 parts</source>
+        <translation>%1 Bauteile</translation>
+    </message>
+    <message>
+        <source>%1 part</source>
+        <translation>%1 Bauteil</translation>
+    </message>
+    <message>
+        <source>%1 moved by %2</source>
+        <translation>%1 um %2 verschoben</translation>
+    </message>
+    <message>
+        <source>%1 taken off the front</source>
+        <translation>%1 von der Front genommen</translation>
+    </message>
+    <message>
+        <source>%1 loss %2 → %3</source>
+        <translation>%1 Verlust %2 → %3</translation>
+    </message>
+    <message>
+        <source>%1 noted differently</source>
+        <translation>%1 anders notiert</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3</source>
+        <translation>%1: %2, %3</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>named %1</source>
+        <translation>genannt %1</translation>
+    </message>
+    <message>
+        <source>%1 named %2</source>
+        <translation>%1 heißt jetzt %2</translation>
+    </message>
+    <message>
+        <source>%1 reversed</source>
+        <translation>%1 umgepolt</translation>
+    </message>
+    <message>
+        <source>%1 as marked again</source>
+        <translation>%1 wieder wie markiert</translation>
+    </message>
+    <message>
+        <source>%1 added</source>
+        <translation>%1 hinzugekommen</translation>
+    </message>
+    <message>
+        <source>%1 at %2</source>
+        <translation>%1 bei %2</translation>
+    </message>
+    <message>
+        <source>%1 and %2</source>
+        <translation>%1 und %2</translation>
+    </message>
+    <message>
+        <source>write it like 3.3, 3R3 or 2k2</source>
+        <translation>schreiben wie 3,3, 3R3 oder 2k2</translation>
+    </message>
+    <message>
+        <source>write it like 0.35 mH or 350uH</source>
+        <translation>schreiben wie 0,35 mH oder 350uH</translation>
+    </message>
+    <message>
+        <source>write it like 6.8 µF, 6u8 or 470n</source>
+        <translation>schreiben wie 6,8 µF, 6u8 oder 470n</translation>
+    </message>
+    <message>
+        <source>write it like 2500, 2.5 kHz or 2k5</source>
+        <translation>schreiben wie 2500, 2,5 kHz oder 2k5</translation>
+    </message>
+    <message>
+        <source>write it like 31 cm, 310 mm or 12&quot;</source>
+        <translation>schreiben wie 31 cm, 310 mm oder 12&quot;</translation>
+    </message>
+    <message>
+        <source>write it like 12 l or 1.2 cu ft</source>
+        <translation>schreiben wie 12 l oder 1,2 cu ft</translation>
+    </message>
+    <message>
+        <source>write it like 6.8</source>
+        <translation>schreiben wie 6,8</translation>
+    </message>
+    <message>
+        <source>a part&apos;s value must be above zero; to be without it, take it out</source>
+        <translation>der Wert eines Bauteils muss über null liegen; um darauf zu verzichten, herausnehmen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::CabinetChips</name>
+    <message>
+        <source>Cabinet %1</source>
+        <translation>Gehäuse %1</translation>
+    </message>
+    <message>
+        <source>Mirror image of its twin</source>
+        <translation>Spiegelbild seines Zwillings</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::CommandFinder</name>
+    <message>
+        <source>A few letters of a command, driver, take or finding</source>
+        <translation>Ein paar Buchstaben von Befehl, Chassis, Aufnahme oder Befund</translation>
+    </message>
+    <message>
+        <source>Find a command, driver, take or finding</source>
+        <translation>Befehl, Chassis, Aufnahme oder Befund finden</translation>
+    </message>
+    <message>
+        <source>What was found</source>
+        <translation>Was gefunden wurde</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Desk</name>
+    <message>
+        <source>A newer version of this program has made %1, so it is open for reading only. Changes are kept in memory until they get a file.</source>
+        <translation>Eine neuere Version dieses Programms hat %1 geschrieben, darum ist es nur zum Lesen offen. Änderungen bleiben im Speicher, bis sie eine Datei bekommen.</translation>
+    </message>
+    <message>
+        <source>%1 may not be written, so it is open for reading only. Changes are kept in memory until they get a file.</source>
+        <translation>%1 darf nicht geschrieben werden, darum ist es nur zum Lesen offen. Änderungen bleiben im Speicher, bis sie eine Datei bekommen.</translation>
+    </message>
+    <message>
+        <source>%1 is open in another window, so it is open for reading only here. Changes are kept in memory until they get a file.</source>
+        <translation>%1 ist in einem anderen Fenster offen, darum hier nur zum Lesen. Änderungen bleiben im Speicher, bis sie eine Datei bekommen.</translation>
+    </message>
+    <message>
+        <source>Drop a response table and an impedance table on each driver of the Front. Every change is saved in %1.</source>
+        <translation>Auf jedes Chassis der Front eine Frequenzgang- und eine Impedanztabelle ziehen. Jede Änderung wird in %1 gespeichert.</translation>
+    </message>
+    <message>
+        <source>The job is in %1 now; every change is saved there.</source>
+        <translation>Der Auftrag liegt jetzt in %1; jede Änderung wird dort gespeichert.</translation>
+    </message>
+    <message>
+        <source>The last changes are in no file: %1 could not take them. Save them to a place of their own; or do it once more to leave them behind.</source>
+        <translation>Die letzten Änderungen stehen in keiner Datei: %1 konnte sie nicht aufnehmen. Sie an einem eigenen Ort speichern; oder noch einmal dasselbe tun, um sie zurückzulassen.</translation>
+    </message>
+    <message>
+        <source>%1. The work goes on in memory; it is tried again every few seconds.</source>
+        <translation>%1. Die Arbeit geht im Speicher weiter; alle paar Sekunden wird es wieder versucht.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::DifferencesStrip</name>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Close the list of differences</source>
+        <translation>Liste der Unterschiede schließen</translation>
+    </message>
+    <message>
+        <source>Since %1:</source>
+        <translation>Seit %1:</translation>
+    </message>
+    <message>
+        <source>nothing is different</source>
+        <translation>nichts ist anders</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::DriverEndButton</name>
+    <message>
+        <source>as wired</source>
+        <translation>wie markiert</translation>
+    </message>
+    <message>
+        <source>reversed</source>
+        <translation>umgepolt</translation>
+    </message>
+    <message>
+        <source>%1, %2; press to reverse</source>
+        <translation>%1, %2; drücken zum Umpolen</translation>
+    </message>
+    <message>
+        <source>%1 is %2. Click, or press Space, to reverse it.</source>
+        <translation>%1 ist %2. Klicken oder Leertaste polt um.</translation>
+    </message>
+    <message>
+        <source>⇅ reversed</source>
+        <translation>⇅ umgepolt</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::FindingsPanel</name>
+    <message>
+        <source>stop</source>
+        <translation>Halt</translation>
+    </message>
+    <message>
+        <source>fault</source>
+        <translation>Fehler</translation>
+    </message>
+    <message>
+        <source>mind</source>
+        <translation>beachten</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Hinweis</translation>
+    </message>
+    <message>
+        <source>Nothing found</source>
+        <translation>Nichts gefunden</translation>
+    </message>
+    <message>
+        <source>None of the rules that could be checked has found anything. That is not the same as good: see below what was not checked.</source>
+        <translation>Keine der prüfbaren Regeln hat etwas gefunden. Das heißt noch nicht gut: unten steht, was nicht geprüft wurde.</translation>
+    </message>
+    <message>
+        <source>Set aside: %1</source>
+        <translation>Beiseitegelegt: %1</translation>
+    </message>
+    <message>
+        <source>Not checked: %1 rules</source>
+        <translation>Nicht geprüft: %1 Regeln</translation>
+    </message>
+    <message>
+        <source>and %1 more</source>
+        <translation>und %1 weitere</translation>
+    </message>
+    <message>
+        <source>Fold</source>
+        <translation>Zuklappen</translation>
+    </message>
+    <message>
+        <source>Why</source>
+        <translation>Warum</translation>
+    </message>
+    <message>
+        <source>Why: %1</source>
+        <translation>Warum: %1</translation>
+    </message>
+    <message>
+        <source>Set aside</source>
+        <translation>Beiseitelegen</translation>
+    </message>
+    <message>
+        <source>What this judgement rests on</source>
+        <translation>Worauf dieses Urteil beruht</translation>
+    </message>
+    <message>
+        <source>Why may it stay so? Enter</source>
+        <translation>Warum darf es so bleiben? Eingabetaste</translation>
+    </message>
+    <message>
+        <source>Why may it stay so?</source>
+        <translation>Warum darf es so bleiben?</translation>
+    </message>
+    <message>
+        <source>Show</source>
+        <translation>Zeigen</translation>
+    </message>
+    <message>
+        <source>Show %1: %2</source>
+        <translation>Zeigen %1: %2</translation>
+    </message>
+    <message>
+        <source>Does it; can be undone. While the pointer is here the pictures show what it would bring.</source>
+        <translation>Tut es; lässt sich rückgängig machen. Solange der Zeiger hier steht, zeigen die Bilder, was es brächte.</translation>
+    </message>
+    <message>
+        <source>Do: %1</source>
+        <translation>Tun: %1</translation>
+    </message>
+    <message>
+        <source>Limit</source>
+        <translation>Grenze</translation>
+    </message>
+    <message>
+        <source>Limit of: %1</source>
+        <translation>Grenze von: %1</translation>
+    </message>
+    <message>
+        <source>default %1</source>
+        <translation>Vorgabe %1</translation>
+    </message>
+    <message>
+        <source>%1 is not a number; the limit stays.</source>
+        <translation>%1 ist keine Zahl; die Grenze bleibt.</translation>
+    </message>
+    <message>
+        <source>Take up again</source>
+        <translation>Wieder aufnehmen</translation>
+    </message>
+    <message>
+        <source>These need %1:</source>
+        <translation>Dafür nötig: %1:</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::FrontEditor</name>
+    <message>
+        <source>Name of the cabinet</source>
+        <translation>Name des Gehäuses</translation>
+    </message>
+    <message>
+        <source>Name of the driver</source>
+        <translation>Name des Chassis</translation>
+    </message>
+    <message>
+        <source>sub</source>
+        <translation>Sub</translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation>Tief</translation>
+    </message>
+    <message>
+        <source>mid</source>
+        <translation>Mittel</translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation>Hoch</translation>
+    </message>
+    <message>
+        <source>top</source>
+        <translation>Super</translation>
+    </message>
+    <message>
+        <source>Band it works in</source>
+        <translation>Band, in dem es arbeitet</translation>
+    </message>
+    <message>
+        <source>not checked</source>
+        <translation>nicht geprüft</translation>
+    </message>
+    <message>
+        <source>sound</source>
+        <translation>in Ordnung</translation>
+    </message>
+    <message>
+        <source>suspect</source>
+        <translation>verdächtig</translation>
+    </message>
+    <message>
+        <source>dead</source>
+        <translation>defekt</translation>
+    </message>
+    <message>
+        <source>Condition found</source>
+        <translation>Gefundener Zustand</translation>
+    </message>
+    <message>
+        <source>Add a driver</source>
+        <translation>Chassis hinzufügen</translation>
+    </message>
+    <message>
+        <source>Take this driver off</source>
+        <translation>Dieses Chassis entfernen</translation>
+    </message>
+    <message>
+        <source>Add a mirrored twin</source>
+        <translation>Gespiegelten Zwilling hinzufügen</translation>
+    </message>
+    <message>
+        <source>Take this cabinet away</source>
+        <translation>Dieses Gehäuse entfernen</translation>
+    </message>
+    <message>
+        <source>Ready</source>
+        <translation>Fertig</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>Depth</source>
+        <translation>Tiefe</translation>
+    </message>
+    <message>
+        <source>Nominal Ω</source>
+        <translation>Nenn-Ω</translation>
+    </message>
+    <message>
+        <source>Band</source>
+        <translation>Band</translation>
+    </message>
+    <message>
+        <source>Condition</source>
+        <translation>Zustand</translation>
+    </message>
+    <message>
+        <source>Outer ⌀</source>
+        <translation>Außen-⌀</translation>
+    </message>
+    <message>
+        <source>Right of middle</source>
+        <translation>Rechts der Mitte</translation>
+    </message>
+    <message>
+        <source>Above middle</source>
+        <translation>Über der Mitte</translation>
+    </message>
+    <message>
+        <source>Cabinet</source>
+        <translation>Gehäuse</translation>
+    </message>
+    <message>
+        <source>Driver chosen</source>
+        <translation>Gewähltes Chassis</translation>
+    </message>
+    <message>
+        <source>New driver</source>
+        <translation>Neues Chassis</translation>
+    </message>
+    <message>
+        <source>The cabinet must have a name.</source>
+        <translation>Das Gehäuse braucht einen Namen.</translation>
+    </message>
+    <message>
+        <source>The driver must have a name.</source>
+        <translation>Das Chassis braucht einen Namen.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::FrontView</name>
+    <message>
+        <source>not checked</source>
+        <translation>nicht geprüft</translation>
+    </message>
+    <message>
+        <source>sound</source>
+        <translation>in Ordnung</translation>
+    </message>
+    <message>
+        <source>suspect</source>
+        <translation>verdächtig</translation>
+    </message>
+    <message>
+        <source>dead</source>
+        <translation>defekt</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3%4</source>
+        <translation>%1: %2, %3%4</translation>
+    </message>
+    <message>
+        <source>as wired</source>
+        <translation>wie markiert</translation>
+    </message>
+    <message>
+        <source>reversed</source>
+        <translation>umgepolt</translation>
+    </message>
+    <message>
+        <source>, chosen</source>
+        <translation>, gewählt</translation>
+    </message>
+    <message>
+        <source>Front of %1</source>
+        <translation>Front von %1</translation>
+    </message>
+    <message>
+        <source>No cabinet</source>
+        <translation>Kein Gehäuse</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::HelpPane</name>
+    <message>
+        <source>Guide</source>
+        <translation>Handbuch</translation>
+    </message>
+    <message>
+        <source>All pages</source>
+        <translation>Alle Seiten</translation>
+    </message>
+    <message>
+        <source>All pages of the guide</source>
+        <translation>Alle Seiten des Handbuchs</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Close the guide</source>
+        <translation>Handbuch schließen</translation>
+    </message>
+    <message>
+        <source>Page of the guide</source>
+        <translation>Seite des Handbuchs</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ImportSheet</name>
+    <message>
+        <source>frequency</source>
+        <translation>Frequenz</translation>
+    </message>
+    <message>
+        <source>value</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>ohms</source>
+        <translation>Ohm</translation>
+    </message>
+    <message>
+        <source>level, dB</source>
+        <translation>Pegel, dB</translation>
+    </message>
+    <message>
+        <source>phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>not used</source>
+        <translation>nicht benutzt</translation>
+    </message>
+    <message>
+        <source>impulse</source>
+        <translation>Impuls</translation>
+    </message>
+    <message>
+        <source>by itself</source>
+        <translation>von selbst</translation>
+    </message>
+    <message>
+        <source>What the values are</source>
+        <translation>Was die Werte sind</translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>What separates columns</source>
+        <translation>Was Spalten trennt</translation>
+    </message>
+    <message>
+        <source>tab</source>
+        <translation>Tabulator</translation>
+    </message>
+    <message>
+        <source>semicolon</source>
+        <translation>Strichpunkt</translation>
+    </message>
+    <message>
+        <source>blank</source>
+        <translation>Leerzeichen</translation>
+    </message>
+    <message>
+        <source>comma</source>
+        <translation>Komma</translation>
+    </message>
+    <message>
+        <source>Decimal sign</source>
+        <translation>Dezimalzeichen</translation>
+    </message>
+    <message>
+        <source>point</source>
+        <translation>Punkt</translation>
+    </message>
+    <message>
+        <source>Unit of the frequencies</source>
+        <translation>Einheit der Frequenzen</translation>
+    </message>
+    <message>
+        <source>Column of the values</source>
+        <translation>Spalte der Werte</translation>
+    </message>
+    <message>
+        <source>Column of the phases</source>
+        <translation>Spalte der Phasen</translation>
+    </message>
+    <message>
+        <source>Unit of the phases</source>
+        <translation>Einheit der Phasen</translation>
+    </message>
+    <message>
+        <source>degrees</source>
+        <translation>Grad</translation>
+    </message>
+    <message>
+        <source>radians</source>
+        <translation>Bogenmaß</translation>
+    </message>
+    <message>
+        <source>values</source>
+        <translation>Werte</translation>
+    </message>
+    <message>
+        <source>columns by</source>
+        <translation>Spalten durch</translation>
+    </message>
+    <message>
+        <source>decimal</source>
+        <translation>Dezimal</translation>
+    </message>
+    <message>
+        <source>frequencies in</source>
+        <translation>Frequenzen in</translation>
+    </message>
+    <message>
+        <source>values in column</source>
+        <translation>Werte in Spalte</translation>
+    </message>
+    <message>
+        <source>phases in column</source>
+        <translation>Phasen in Spalte</translation>
+    </message>
+    <message>
+        <source>phases in</source>
+        <translation>Phasen in</translation>
+    </message>
+    <message>
+        <source>Channel</source>
+        <translation>Kanal</translation>
+    </message>
+    <message>
+        <source>gate</source>
+        <translation>Fenster</translation>
+    </message>
+    <message>
+        <source>time zero</source>
+        <translation>Zeitnullpunkt</translation>
+    </message>
+    <message>
+        <source>a sample of 1 is</source>
+        <translation>ein Abtastwert von 1 ist</translation>
+    </message>
+    <message>
+        <source>channel</source>
+        <translation>Kanal</translation>
+    </message>
+    <message>
+        <source>Files to be taken</source>
+        <translation>Zu übernehmende Dateien</translation>
+    </message>
+    <message>
+        <source>Driver that was measured</source>
+        <translation>Gemessenes Chassis</translation>
+    </message>
+    <message>
+        <source>common time zero</source>
+        <translation>gemeinsamer Zeitnullpunkt</translation>
+    </message>
+    <message>
+        <source>Measured with one clock and one time zero for all drivers of the cabinet, so that their phases may be compared.</source>
+        <translation>Mit einem Takt und einem Zeitnullpunkt für alle Chassis des Gehäuses gemessen, sodass ihre Phasen vergleichbar sind.</translation>
+    </message>
+    <message>
+        <source>for</source>
+        <translation>für</translation>
+    </message>
+    <message>
+        <source>distance</source>
+        <translation>Abstand</translation>
+    </message>
+    <message>
+        <source>drive</source>
+        <translation>Anregung</translation>
+    </message>
+    <message>
+        <source>believed from</source>
+        <translation>geglaubt ab</translation>
+    </message>
+    <message>
+        <source>First rows of the file</source>
+        <translation>Erste Zeilen der Datei</translation>
+    </message>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>Impulse response after the arrival</source>
+        <translation>Impulsantwort nach der Ankunft</translation>
+    </message>
+    <message>
+        <source>Leave them</source>
+        <translation>Lassen</translation>
+    </message>
+    <message>
+        <source>Take it</source>
+        <translation>Übernehmen</translation>
+    </message>
+    <message>
+        <source>Take %1 of %2</source>
+        <translation>%1 von %2 übernehmen</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::InsertButton</name>
+    <message>
+        <source>Insert a part in way %1, place %2</source>
+        <translation>Bauteil in Weg %1, Stelle %2 einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert a part here</source>
+        <translation>Hier ein Bauteil einsetzen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::LanesView</name>
+    <message>
+        <source>Network, one lane for each way</source>
+        <translation>Weiche, eine Bahn je Weg</translation>
+    </message>
+    <message>
+        <source>Value of %1</source>
+        <translation>Wert von %1</translation>
+    </message>
+    <message>
+        <source>6u8, 6.8 µF, 0,35 mH, 3R3 …; behind it dcr=, esr=, tol=, price=</source>
+        <translation>6u8, 6,8 µF, 0,35 mH, 3R3 …; dahinter dcr=, esr=, tol=, price=</translation>
+    </message>
+    <message>
+        <source>▲ %1 Enter again to take it, Esc to leave it.</source>
+        <translation>▲ %1 Noch einmal Eingabe nimmt ihn, Esc lässt es.</translation>
+    </message>
+    <message>
+        <source>Coil in the line</source>
+        <translation>Spule in Reihe</translation>
+    </message>
+    <message>
+        <source>Capacitor in the line</source>
+        <translation>Kondensator in Reihe</translation>
+    </message>
+    <message>
+        <source>Resistor in the line</source>
+        <translation>Widerstand in Reihe</translation>
+    </message>
+    <message>
+        <source>Coil across the way</source>
+        <translation>Spule parallel</translation>
+    </message>
+    <message>
+        <source>Capacitor across the way</source>
+        <translation>Kondensator parallel</translation>
+    </message>
+    <message>
+        <source>Resistor across the way</source>
+        <translation>Widerstand parallel</translation>
+    </message>
+    <message>
+        <source>return</source>
+        <translation>zurück</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::LineBar</name>
+    <message>
+        <source>saving …</source>
+        <translation>speichert …</translation>
+    </message>
+    <message>
+        <source>Save to …</source>
+        <translation>Speichern in …</translation>
+    </message>
+    <message>
+        <source>Give the changes a file</source>
+        <translation>Den Änderungen eine Datei geben</translation>
+    </message>
+    <message>
+        <source>saved</source>
+        <translation>gespeichert</translation>
+    </message>
+    <message>
+        <source>in memory only</source>
+        <translation>nur im Speicher</translation>
+    </message>
+    <message>
+        <source>reading only</source>
+        <translation>nur lesen</translation>
+    </message>
+    <message>
+        <source>No file holds the changes yet.</source>
+        <translation>Noch hält keine Datei die Änderungen.</translation>
+    </message>
+    <message>
+        <source>not saved; trying again</source>
+        <translation>nicht gespeichert; neuer Versuch</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::LogStrip</name>
+    <message>
+        <source>undone: %1</source>
+        <translation>rückgängig: %1</translation>
+    </message>
+    <message>
+        <source>done again: %1</source>
+        <translation>wiederholt: %1</translation>
+    </message>
+    <message>
+        <source>What was done</source>
+        <translation>Was getan wurde</translation>
+    </message>
+    <message>
+        <source>A note, Enter</source>
+        <translation>Eine Notiz, Eingabetaste</translation>
+    </message>
+    <message>
+        <source>A note for the log</source>
+        <translation>Eine Notiz fürs Protokoll</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::MainMenu</name>
+    <message>
+        <source>&amp;Job</source>
+        <translation>&amp;Auftrag</translation>
+    </message>
+    <message>
+        <source>&amp;New job …</source>
+        <translation>&amp;Neuer Auftrag …</translation>
+    </message>
+    <message>
+        <source>&amp;Open …</source>
+        <translation>&amp;Öffnen …</translation>
+    </message>
+    <message>
+        <source>Open a&amp;gain</source>
+        <translation>&amp;Wieder öffnen</translation>
+    </message>
+    <message>
+        <source>Open the &amp;demo</source>
+        <translation>&amp;Vorführung öffnen</translation>
+    </message>
+    <message>
+        <source>&amp;Start page</source>
+        <translation>&amp;Startseite</translation>
+    </message>
+    <message>
+        <source>&amp;Import measurements …</source>
+        <translation>Messungen &amp;übernehmen …</translation>
+    </message>
+    <message>
+        <source>Save a &amp;copy …</source>
+        <translation>&amp;Kopie speichern …</translation>
+    </message>
+    <message>
+        <source>Give the changes a &amp;file …</source>
+        <translation>Den Änderungen eine &amp;Datei geben …</translation>
+    </message>
+    <message>
+        <source>&amp;Quit</source>
+        <translation>&amp;Beenden</translation>
+    </message>
+    <message>
+        <source>no job yet</source>
+        <translation>noch kein Auftrag</translation>
+    </message>
+    <message>
+        <source>&amp;Edit</source>
+        <translation>&amp;Bearbeiten</translation>
+    </message>
+    <message>
+        <source>&amp;Undo</source>
+        <translation>&amp;Rückgängig</translation>
+    </message>
+    <message>
+        <source>&amp;Redo</source>
+        <translation>&amp;Wiederholen</translation>
+    </message>
+    <message>
+        <source>Edit the &amp;front</source>
+        <translation>&amp;Front bearbeiten</translation>
+    </message>
+    <message>
+        <source>Lengths in &amp;metres</source>
+        <translation>Längen in &amp;Metern</translation>
+    </message>
+    <message>
+        <source>Lengths in &amp;inches</source>
+        <translation>Längen in &amp;Zoll</translation>
+    </message>
+    <message>
+        <source>Name the present &amp;state …</source>
+        <translation>&amp;Stand benennen …</translation>
+    </message>
+    <message>
+        <source>What is &amp;different since the snapshot</source>
+        <translation>Was seit dem Schnappschuss &amp;anders ist</translation>
+    </message>
+    <message>
+        <source>A &amp;note for the log</source>
+        <translation>Eine &amp;Notiz fürs Protokoll</translation>
+    </message>
+    <message>
+        <source>&amp;View</source>
+        <translation>A&amp;nsicht</translation>
+    </message>
+    <message>
+        <source>&amp;Findings</source>
+        <translation>&amp;Befunde</translation>
+    </message>
+    <message>
+        <source>&amp;Log</source>
+        <translation>&amp;Protokoll</translation>
+    </message>
+    <message>
+        <source>&amp;Linen (light)</source>
+        <translation>&amp;Leinen (hell)</translation>
+    </message>
+    <message>
+        <source>&amp;Graphite (dark)</source>
+        <translation>&amp;Graphit (dunkel)</translation>
+    </message>
+    <message>
+        <source>&amp;Paper (high contrast, light)</source>
+        <translation>&amp;Papier (hoher Kontrast, hell)</translation>
+    </message>
+    <message>
+        <source>&amp;Night (high contrast, dark)</source>
+        <translation>&amp;Nacht (hoher Kontrast, dunkel)</translation>
+    </message>
+    <message>
+        <source>Light and dark</source>
+        <translation>Hell und dunkel</translation>
+    </message>
+    <message>
+        <source>The other of the pair</source>
+        <translation>Das andere des Paars</translation>
+    </message>
+    <message>
+        <source>%1 from the next start of the program on.</source>
+        <translation>%1 ab dem nächsten Programmstart.</translation>
+    </message>
+    <message>
+        <source>&amp;Size of everything</source>
+        <translation>&amp;Größe von allem</translation>
+    </message>
+    <message>
+        <source>%1 % size</source>
+        <translation>Größe %1 %</translation>
+    </message>
+    <message>
+        <source>&amp;Language</source>
+        <translation>&amp;Sprache</translation>
+    </message>
+    <message>
+        <source>as the system has it</source>
+        <translation>wie das System</translation>
+    </message>
+    <message>
+        <source>&amp;Picture</source>
+        <translation>B&amp;ild</translation>
+    </message>
+    <message>
+        <source>&amp;Copy</source>
+        <translation>&amp;Kopieren</translation>
+    </message>
+    <message>
+        <source>Save as P&amp;NG …</source>
+        <translation>Als P&amp;NG speichern …</translation>
+    </message>
+    <message>
+        <source>Save as &amp;SVG …</source>
+        <translation>Als &amp;SVG speichern …</translation>
+    </message>
+    <message>
+        <source>Save as P&amp;DF …</source>
+        <translation>Als P&amp;DF speichern …</translation>
+    </message>
+    <message>
+        <source>Save the &amp;figures as CSV …</source>
+        <translation>&amp;Zahlen als CSV speichern …</translation>
+    </message>
+    <message>
+        <source>&amp;House scale</source>
+        <translation>&amp;Hausmaßstab</translation>
+    </message>
+    <message>
+        <source>Sea&amp;l this scale as the house scale</source>
+        <translation>Diesen Maßstab als Hausmaßstab &amp;festlegen</translation>
+    </message>
+    <message>
+        <source>&amp;Built-in house scale</source>
+        <translation>&amp;Eingebauter Hausmaßstab</translation>
+    </message>
+    <message>
+        <source>&amp;Pin a reading here</source>
+        <translation>Ablesung hier &amp;anheften</translation>
+    </message>
+    <message>
+        <source>Take the pinned &amp;readings away</source>
+        <translation>Angeheftete Ablesungen &amp;entfernen</translation>
+    </message>
+    <message>
+        <source>Show all c&amp;urves</source>
+        <translation>Alle K&amp;urven zeigen</translation>
+    </message>
+    <message>
+        <source>&amp;Help</source>
+        <translation>&amp;Hilfe</translation>
+    </message>
+    <message>
+        <source>&amp;About what has the focus</source>
+        <translation>&amp;Zu dem, was den Fokus hat</translation>
+    </message>
+    <message>
+        <source>All pages of the &amp;guide</source>
+        <translation>Alle Seiten des &amp;Handbuchs</translation>
+    </message>
+    <message>
+        <source>&amp;Keys</source>
+        <translation>&amp;Tasten</translation>
+    </message>
+    <message>
+        <source>&amp;Find a command, driver, take or finding</source>
+        <translation>Befehl, Chassis, Aufnahme oder Befund &amp;finden</translation>
+    </message>
+    <message>
+        <source>⌕ Find</source>
+        <translation>⌕ Finden</translation>
+    </message>
+    <message>
+        <source>&amp;Undo: %1</source>
+        <translation>&amp;Rückgängig: %1</translation>
+    </message>
+    <message>
+        <source>&amp;Redo: %1</source>
+        <translation>&amp;Wiederholen: %1</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>command</source>
+        <translation>Befehl</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::MainWindow</name>
+    <message>
+        <source>Jobs (*.yfjob);;All files (*)</source>
+        <translation>Aufträge (*.yfjob);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>One take joined the job.</source>
+        <translation>Eine Aufnahme kam zum Auftrag hinzu.</translation>
+    </message>
+    <message>
+        <source>%1 takes joined the job.</source>
+        <translation>%1 Aufnahmen kamen zum Auftrag hinzu.</translation>
+    </message>
+    <message>
+        <source>   –   a look at: %1</source>
+        <translation>   –   ein Blick auf: %1</translation>
+    </message>
+    <message>
+        <source>No snapshot yet: name the present state at the top.</source>
+        <translation>Noch kein Schnappschuss: oben den jetzigen Stand benennen.</translation>
+    </message>
+    <message>
+        <source>Save to …</source>
+        <translation>Speichern in …</translation>
+    </message>
+    <message>
+        <source>There is no driver &apos;%1&apos; in this job.</source>
+        <translation>In diesem Auftrag gibt es kein Chassis &apos;%1&apos;.</translation>
+    </message>
+    <message>
+        <source>Nothing was changed.</source>
+        <translation>Nichts wurde geändert.</translation>
+    </message>
+    <message>
+        <source>%1 for %2: %3</source>
+        <translation>%1 für %2: %3</translation>
+    </message>
+    <message>
+        <source>Look and correct …</source>
+        <translation>Ansehen und berichtigen …</translation>
+    </message>
+    <message>
+        <source>Open a job or make a new one first; then drop the files.</source>
+        <translation>Zuerst einen Auftrag öffnen oder anlegen; dann die Dateien herziehen.</translation>
+    </message>
+    <message>
+        <source>Measurements</source>
+        <translation>Messungen</translation>
+    </message>
+    <message>
+        <source>Tables and impulse responses (*.txt *.csv *.frd *.zma *.dat *.wav);;All files (*)</source>
+        <translation>Tabellen und Impulsantworten (*.txt *.csv *.frd *.zma *.dat *.wav);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>Open tables</source>
+        <translation>Tabellen öffnen</translation>
+    </message>
+    <message>
+        <source>Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)</source>
+        <translation>Texttabellen (*.txt *.csv *.frd *.zma *.dat);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>Save the picture</source>
+        <translation>Bild speichern</translation>
+    </message>
+    <message>
+        <source>%1 is in %2, at the house scale.</source>
+        <translation>%1 liegt in %2, im Hausmaßstab.</translation>
+    </message>
+    <message>
+        <source>%1 could not be written; choose a place that may be written.</source>
+        <translation>%1 konnte nicht geschrieben werden; einen beschreibbaren Ort wählen.</translation>
+    </message>
+    <message>
+        <source>Open a job</source>
+        <translation>Auftrag öffnen</translation>
+    </message>
+    <message>
+        <source>New job</source>
+        <translation>Neuer Auftrag</translation>
+    </message>
+    <message>
+        <source>Save a copy</source>
+        <translation>Kopie speichern</translation>
+    </message>
+    <message>
+        <source>A copy is in %1. Work goes on in the job that was open.</source>
+        <translation>Eine Kopie liegt in %1. Die Arbeit geht im offenen Auftrag weiter.</translation>
+    </message>
+    <message>
+        <source>A file for this job</source>
+        <translation>Eine Datei für diesen Auftrag</translation>
+    </message>
+    <message>
+        <source>The state of %1 as a file of its own</source>
+        <translation>Der Stand von %1 als eigene Datei</translation>
+    </message>
+    <message>
+        <source>This is the state of %1, in a file of its own. The job itself was left as it is.</source>
+        <translation>Dies ist der Stand von %1 in einer eigenen Datei. Der Auftrag selbst blieb, wie er ist.</translation>
+    </message>
+    <message>
+        <source>cabinet</source>
+        <translation>Gehäuse</translation>
+    </message>
+    <message>
+        <source>driver</source>
+        <translation>Chassis</translation>
+    </message>
+    <message>
+        <source>take</source>
+        <translation>Aufnahme</translation>
+    </message>
+    <message>
+        <source>finding</source>
+        <translation>Befund</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::MeasureStage</name>
+    <message>
+        <source>No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.</source>
+        <translation>Noch kein Frequenzgang. Eine Tabelle mit Frequenz, Pegel und Phase auf das Chassis ziehen; ohne sie gibt es keine Summe.</translation>
+    </message>
+    <message>
+        <source>No impedance yet. Drop a table of frequency, ohms and phase on the driver; without it no network can be computed.</source>
+        <translation>Noch keine Impedanz. Eine Tabelle mit Frequenz, Ohm und Phase auf das Chassis ziehen; ohne sie lässt sich keine Weiche berechnen.</translation>
+    </message>
+    <message>
+        <source>Believed from %1 to %2; drawn thin and broken beyond.</source>
+        <translation>Geglaubt von %1 bis %2; darüber hinaus dünn und gestrichelt.</translation>
+    </message>
+    <message>
+        <source>No phase: it cannot be summed or loaded yet.</source>
+        <translation>Keine Phase: kann noch nicht summiert oder belastet werden.</translation>
+    </message>
+    <message>
+        <source>Phase computed from the levels (minimum phase); it holds no flight time.</source>
+        <translation>Phase aus den Pegeln berechnet (Minimalphase); sie enthält keine Laufzeit.</translation>
+    </message>
+    <message>
+        <source>unsmoothed</source>
+        <translation>ungeglättet</translation>
+    </message>
+    <message>
+        <source>1/%1 octave</source>
+        <translation>1/%1 Oktave</translation>
+    </message>
+    <message>
+        <source>%1 V, %2 m</source>
+        <translation>%1 V, %2 m</translation>
+    </message>
+    <message>
+        <source>gate %1 ms</source>
+        <translation>Fenster %1 ms</translation>
+    </message>
+    <message>
+        <source>no gate noted</source>
+        <translation>kein Fenster notiert</translation>
+    </message>
+    <message>
+        <source>Open table …</source>
+        <translation>Tabelle öffnen …</translation>
+    </message>
+    <message>
+        <source>Use the minimum phase</source>
+        <translation>Minimalphase verwenden</translation>
+    </message>
+    <message>
+        <source>Computes the phase from the levels: right for a single driver but for its flight time. Joins as a new take; can be undone.</source>
+        <translation>Berechnet die Phase aus den Pegeln: richtig für ein einzelnes Chassis bis auf die Laufzeit. Kommt als neue Aufnahme hinzu; lässt sich rückgängig machen.</translation>
+    </message>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Response phase</source>
+        <translation>Phase des Frequenzgangs</translation>
+    </message>
+    <message>
+        <source>Impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>Impedance phase</source>
+        <translation>Phase der Impedanz</translation>
+    </message>
+    <message>
+        <source>nothing yet</source>
+        <translation>noch nichts</translation>
+    </message>
+    <message>
+        <source>1 take</source>
+        <translation>1 Aufnahme</translation>
+    </message>
+    <message>
+        <source>%1 takes</source>
+        <translation>%1 Aufnahmen</translation>
+    </message>
+    <message>
+        <source>No driver chosen</source>
+        <translation>Kein Chassis gewählt</translation>
+    </message>
+    <message>
+        <source>no response yet</source>
+        <translation>noch kein Frequenzgang</translation>
+    </message>
+    <message>
+        <source>no impedance yet</source>
+        <translation>noch keine Impedanz</translation>
+    </message>
+    <message>
+        <source>no phase</source>
+        <translation>keine Phase</translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>|Z|</source>
+        <translation>|Z|</translation>
+    </message>
+    <message>
+        <source>phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>wrapped to ±180°, no delay removed</source>
+        <translation>auf ±180° gefaltet, keine Laufzeit entfernt</translation>
+    </message>
+    <message>
+        <source>Measure</source>
+        <translation>Messen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::NetworkStage</name>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>Impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>Values that the wheel steps through</source>
+        <translation>Werte, durch die das Rad geht</translation>
+    </message>
+    <message>
+        <source>Preferred values of IEC 60063 that wheel and ↑↓ step through; Shift steps through E192.</source>
+        <translation>Vorzugswerte nach IEC 60063, durch die Rad und ↑↓ gehen; mit Umschalt durch E192.</translation>
+    </message>
+    <message>
+        <source>wheel</source>
+        <translation>Rad</translation>
+    </message>
+    <message>
+        <source>%1 parts</source>
+        <translation>%1 Bauteile</translation>
+    </message>
+    <message>
+        <source>nothing yet</source>
+        <translation>noch nichts</translation>
+    </message>
+    <message>
+        <source>into %1 Ω</source>
+        <translation>an %1 Ω</translation>
+    </message>
+    <message>
+        <source>Network</source>
+        <translation>Weiche</translation>
+    </message>
+    <message>
+        <source>nothing to show yet</source>
+        <translation>noch nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>present</source>
+        <translation>jetzt</translation>
+    </message>
+    <message>
+        <source>%1 reversed</source>
+        <translation>%1 umgepolt</translation>
+    </message>
+    <message>
+        <source>%1 V behind %2 Ω</source>
+        <translation>%1 V hinter %2 Ω</translation>
+    </message>
+    <message>
+        <source>%1 m</source>
+        <translation>%1 m</translation>
+    </message>
+    <message>
+        <source>gate %1 ms</source>
+        <translation>Fenster %1 ms</translation>
+    </message>
+    <message>
+        <source>no gate noted</source>
+        <translation>kein Fenster notiert</translation>
+    </message>
+    <message>
+        <source>unsmoothed</source>
+        <translation>ungeglättet</translation>
+    </message>
+    <message>
+        <source>1/%1 octave</source>
+        <translation>1/%1 Oktave</translation>
+    </message>
+    <message>
+        <source>several distances</source>
+        <translation>verschiedene Abstände</translation>
+    </message>
+    <message>
+        <source>several gates</source>
+        <translation>verschiedene Fenster</translation>
+    </message>
+    <message>
+        <source>several smoothings</source>
+        <translation>verschieden geglättet</translation>
+    </message>
+    <message>
+        <source>sum</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>no phase yet</source>
+        <translation>noch keine Phase</translation>
+    </message>
+    <message>
+        <source>wrapped to ±180°, no delay removed</source>
+        <translation>auf ±180° gefaltet, keine Laufzeit entfernt</translation>
+    </message>
+    <message>
+        <source>no load yet</source>
+        <translation>noch keine Last</translation>
+    </message>
+    <message>
+        <source>|Z|</source>
+        <translation>|Z|</translation>
+    </message>
+    <message>
+        <source>at the amplifier&apos;s terminals</source>
+        <translation>an den Klemmen des Verstärkers</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::NewJobForm</name>
+    <message>
+        <source>Sub</source>
+        <translation>Sub</translation>
+    </message>
+    <message>
+        <source>Low</source>
+        <translation>Tief</translation>
+    </message>
+    <message>
+        <source>Mid</source>
+        <translation>Mittel</translation>
+    </message>
+    <message>
+        <source>High</source>
+        <translation>Hoch</translation>
+    </message>
+    <message>
+        <source>Top</source>
+        <translation>Super</translation>
+    </message>
+    <message>
+        <source>New speaker</source>
+        <translation>Neuer Lautsprecher</translation>
+    </message>
+    <message>
+        <source>Name of the job</source>
+        <translation>Name des Auftrags</translation>
+    </message>
+    <message>
+        <source>Cabinet</source>
+        <translation>Gehäuse</translation>
+    </message>
+    <message>
+        <source>Name of the cabinet</source>
+        <translation>Name des Gehäuses</translation>
+    </message>
+    <message>
+        <source>a mirrored pair, left and right</source>
+        <translation>ein gespiegeltes Paar, links und rechts</translation>
+    </message>
+    <message>
+        <source>Number of ways</source>
+        <translation>Zahl der Wege</translation>
+    </message>
+    <message>
+        <source>one way</source>
+        <translation>ein Weg</translation>
+    </message>
+    <message>
+        <source>two ways</source>
+        <translation>zwei Wege</translation>
+    </message>
+    <message>
+        <source>three ways</source>
+        <translation>drei Wege</translation>
+    </message>
+    <message>
+        <source>four ways</source>
+        <translation>vier Wege</translation>
+    </message>
+    <message>
+        <source>Job</source>
+        <translation>Auftrag</translation>
+    </message>
+    <message>
+        <source>Ways</source>
+        <translation>Wege</translation>
+    </message>
+    <message>
+        <source>Make this job …</source>
+        <translation>Auftrag anlegen …</translation>
+    </message>
+    <message>
+        <source>Name of the driver, %1</source>
+        <translation>Name des Chassis, %1</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Notice</name>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::PartTile</name>
+    <message>
+        <source>resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>coil</source>
+        <translation>Spule</translation>
+    </message>
+    <message>
+        <source>capacitor</source>
+        <translation>Kondensator</translation>
+    </message>
+    <message>
+        <source>%1, %2 %3</source>
+        <translation>%1, %2 %3</translation>
+    </message>
+    <message>
+        <source>loss %1 in series; follows the value, type dcr=… or esr=… for a measured one</source>
+        <translation>Verlust %1 in Reihe; folgt dem Wert, für einen gemessenen dcr=… oder esr=… tippen</translation>
+    </message>
+    <message>
+        <source>no loss entered: taken as ideal; type dcr=… or esr=…</source>
+        <translation>kein Verlust eingetragen: als ideal genommen; dcr=… oder esr=… tippen</translation>
+    </message>
+    <message>
+        <source>price %1</source>
+        <translation>Preis %1</translation>
+    </message>
+    <message>
+        <source>Type a value; wheel or ↑↓ next value; Shift fine; Backspace takes it out; Insert adds one; hold B to be without it.</source>
+        <translation>Wert tippen; Rad oder ↑↓ nächster Wert; Umschalt fein; Rücktaste nimmt heraus; Einfg setzt ein; B halten: ohne.</translation>
+    </message>
+    <message>
+        <source>ideal</source>
+        <translation>ideal</translation>
+    </message>
+    <message>
+        <source>without</source>
+        <translation>ohne</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Plot</name>
+    <message>
+        <source>House scale</source>
+        <translation>Hausmaßstab</translation>
+    </message>
+    <message>
+        <source>%1: back to the house scale</source>
+        <translation>%1: zurück zum Hausmaßstab</translation>
+    </message>
+    <message>
+        <source>sealed scale %1</source>
+        <translation>fester Maßstab %1</translation>
+    </message>
+    <message>
+        <source>free scale</source>
+        <translation>freier Maßstab</translation>
+    </message>
+    <message>
+        <source>at %1</source>
+        <translation>bei %1</translation>
+    </message>
+    <message>
+        <source>%1 at %2</source>
+        <translation>%1 bei %2</translation>
+    </message>
+    <message>
+        <source>%1 from %2 to %3, least %4, most %5</source>
+        <translation>%1 von %2 bis %3, kleinster Wert %4, größter %5</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>Save as PNG …</source>
+        <translation>Als PNG speichern …</translation>
+    </message>
+    <message>
+        <source>Save as SVG …</source>
+        <translation>Als SVG speichern …</translation>
+    </message>
+    <message>
+        <source>Save as PDF …</source>
+        <translation>Als PDF speichern …</translation>
+    </message>
+    <message>
+        <source>Save the figures as CSV …</source>
+        <translation>Zahlen als CSV speichern …</translation>
+    </message>
+    <message>
+        <source>Seal this scale as the house scale</source>
+        <translation>Diesen Maßstab als Hausmaßstab festlegen</translation>
+    </message>
+    <message>
+        <source>Pin a reading here</source>
+        <translation>Ablesung hier anheften</translation>
+    </message>
+    <message>
+        <source>Take the pinned readings away</source>
+        <translation>Angeheftete Ablesungen entfernen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::QuantityField</name>
+    <message>
+        <source>%1, %2 to %3 %4</source>
+        <translation>%1, %2 bis %3 %4</translation>
+    </message>
+    <message>
+        <source>not given</source>
+        <translation>nicht angegeben</translation>
+    </message>
+    <message>
+        <source>%1 given, must be %2 to %3</source>
+        <translation>%1 angegeben, erlaubt ist %2 bis %3</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Route</name>
+    <message>
+        <source>Ctrl+%1</source>
+        <translation>Strg+%1</translation>
+    </message>
+    <message>
+        <source>Stage %1, %2</source>
+        <translation>Stufe %1, %2</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::SnapshotBar</name>
+    <message>
+        <source>Snapshot</source>
+        <translation>Schnappschuss</translation>
+    </message>
+    <message>
+        <source>Snapshots, none yet</source>
+        <translation>Schnappschüsse, noch keiner</translation>
+    </message>
+    <message>
+        <source>Snapshot chosen: %1</source>
+        <translation>Gewählter Schnappschuss: %1</translation>
+    </message>
+    <message>
+        <source>Name the present state to compare with it later.</source>
+        <translation>Den jetzigen Stand benennen, um später damit zu vergleichen.</translation>
+    </message>
+    <message>
+        <source>Hold Space to see it in place of the present.</source>
+        <translation>Leertaste halten, um ihn anstelle des jetzigen Stands zu sehen.</translation>
+    </message>
+    <message>
+        <source>Name the present state, Enter</source>
+        <translation>Stand benennen, Eingabetaste</translation>
+    </message>
+    <message>
+        <source>Name for the present state</source>
+        <translation>Name für den jetzigen Stand</translation>
+    </message>
+    <message>
+        <source>What is different</source>
+        <translation>Was ist anders</translation>
+    </message>
+    <message>
+        <source>Restore it (can be undone)</source>
+        <translation>Wiederherstellen (rückgängig möglich)</translation>
+    </message>
+    <message>
+        <source>Forget it</source>
+        <translation>Vergessen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::StartBar</name>
+    <message>
+        <source>Order</source>
+        <translation>Ordnung</translation>
+    </message>
+    <message>
+        <source>1st order</source>
+        <translation>1. Ordnung</translation>
+    </message>
+    <message>
+        <source>2nd order</source>
+        <translation>2. Ordnung</translation>
+    </message>
+    <message>
+        <source>3rd order</source>
+        <translation>3. Ordnung</translation>
+    </message>
+    <message>
+        <source>4th order</source>
+        <translation>4. Ordnung</translation>
+    </message>
+    <message>
+        <source>Alignment</source>
+        <translation>Abstimmung</translation>
+    </message>
+    <message>
+        <source>flatten impedance</source>
+        <translation>Impedanz ebnen</translation>
+    </message>
+    <message>
+        <source>A resistor and a capacitor across each driver whose impedance rises, fitted from half to four times fx.</source>
+        <translation>Widerstand und Kondensator parallel zu jedem Chassis mit steigender Impedanz, angepasst von der halben bis zur vierfachen fx.</translation>
+    </message>
+    <message>
+        <source>level pad</source>
+        <translation>Pegelsteller</translation>
+    </message>
+    <message>
+        <source>Two resistors in front of the louder driver, from the mean levels over the octave on each side of fx.</source>
+        <translation>Zwei Widerstände vor dem lauteren Chassis, aus den mittleren Pegeln der Oktave beiderseits von fx.</translation>
+    </message>
+    <message>
+        <source>Take this start</source>
+        <translation>Diesen Anfang nehmen</translation>
+    </message>
+    <message>
+        <source>Leave it</source>
+        <translation>Lassen</translation>
+    </message>
+    <message>
+        <source>From the book</source>
+        <translation>Aus dem Lehrbuch</translation>
+    </message>
+    <message>
+        <source>at</source>
+        <translation>bei</translation>
+    </message>
+    <message>
+        <source>|Z| of the drivers at fx, which the book&apos;s values are computed for.
+%1</source>
+        <translation>|Z| der Chassis bei fx, für die die Lehrbuchwerte berechnet sind.
+%1</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::StartPage</name>
+    <message>
+        <source>The demo is a cinema&apos;s pair of three-way speakers as they came in, faults and all, and a small two-way: look at what was found, try what to do.</source>
+        <translation>Die Vorführung zeigt ein Paar Dreiwegelautsprecher aus einem Kino, so wie sie hereinkamen, mit allen Fehlern, und einen kleinen Zweiweger: ansehen, was gefunden wurde, ausprobieren, was zu tun ist.</translation>
+    </message>
+    <message>
+        <source>Open the demo</source>
+        <translation>Vorführung öffnen</translation>
+    </message>
+    <message>
+        <source>Open a job …</source>
+        <translation>Auftrag öffnen …</translation>
+    </message>
+    <message>
+        <source>New job</source>
+        <translation>Neuer Auftrag</translation>
+    </message>
+    <message>
+        <source>Jobs that were open</source>
+        <translation>Zuletzt offene Aufträge</translation>
+    </message>
+    <message>
+        <source>None yet. A job is one file; every change is saved in it at once, and its earlier states are kept aside.</source>
+        <translation>Noch keine. Ein Auftrag ist eine Datei; jede Änderung wird sofort darin gespeichert, und frühere Stände werden aufgehoben.</translation>
+    </message>
+    <message>
+        <source>Open %1</source>
+        <translation>%1 öffnen</translation>
+    </message>
+    <message>
+        <source>Earlier states</source>
+        <translation>Frühere Stände</translation>
+    </message>
+    <message>
+        <source>Earlier states of %1</source>
+        <translation>Frühere Stände von %1</translation>
+    </message>
+</context>
+</TS>
