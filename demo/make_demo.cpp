@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
-#include "demo/projection_room.h"
+#include "demo/lantern_hall.h"
 
 #include <cstdio>
 
@@ -11,12 +11,12 @@ int main(int argc, char** argv) {
         std::fputs("usage: make_demo FILE\n", stderr);
         return 2;
     }
-    const auto history = yf::demo::projectionRoom(yf::demo::tables());
-    if (!history) {
-        std::fprintf(stderr, "%s\n", yf::text::sentence(history.error()).c_str());
+    const auto record = yf::demo::lanternHall(yf::demo::hallTables());
+    if (!record) {
+        std::fprintf(stderr, "%s\n", yf::text::sentence(record.error()).c_str());
         return 1;
     }
-    const auto store = yf::job::store::Store::create(argv[1], *history);
+    const auto store = yf::job::store::Store::create(argv[1], *record);
     if (!store) {
         std::fprintf(stderr, "%s\n", yf::text::sentence(store.error()).c_str());
         return 1;

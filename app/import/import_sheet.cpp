@@ -36,10 +36,9 @@ QString roleWords(measure::ColumnRole role, const job::ImportedTake* imported) {
     case measure::ColumnRole::frequency:
         return ImportSheet::tr("frequency");
     case measure::ColumnRole::value:
-        return imported == nullptr ? ImportSheet::tr("value")
-               : imported->take.kind == job::TakeKind::impedance
-                   ? ImportSheet::tr("ohms")
-                   : ImportSheet::tr("level, dB");
+        return imported == nullptr                               ? ImportSheet::tr("value")
+               : imported->take.kind == job::TakeKind::impedance ? ImportSheet::tr("ohms")
+                                                                 : ImportSheet::tr("level, dB");
     case measure::ColumnRole::phase:
         return ImportSheet::tr("phase");
     case measure::ColumnRole::unused:
@@ -74,8 +73,8 @@ Trace impulseTrace(const job::ImpulseFound& found) {
     constexpr double before = 5e-3;
     constexpr double after = 0.1;
     for (std::size_t n = 0; n < found.impulse.samples.size(); ++n) {
-        const double t = static_cast<double>(n) / found.impulse.rate - found.impulse.timeZero -
-                         found.arrival;
+        const double t =
+            static_cast<double>(n) / found.impulse.rate - found.impulse.timeZero - found.arrival;
         if (t >= -before && t <= after) {
             trace.frequencies << t;
             trace.values << found.impulse.samples[n] / peak;
@@ -113,9 +112,8 @@ QWidget* ImportSheet::buildTableCorrections() {
     delimiter_ = choice(QStringLiteral("import_delimiter"),
                         tr("What separates columns"),
                         {self, tr("tab"), tr("semicolon"), tr("blank"), tr("comma")});
-    decimal_ = choice(QStringLiteral("import_decimal"),
-                      tr("Decimal sign"),
-                      {self, tr("point"), tr("comma")});
+    decimal_ = choice(
+        QStringLiteral("import_decimal"), tr("Decimal sign"), {self, tr("point"), tr("comma")});
     frequencyUnit_ = choice(QStringLiteral("import_frequency_unit"),
                             tr("Unit of the frequencies"),
                             {self, QStringLiteral("Hz"), QStringLiteral("kHz")});
@@ -148,9 +146,10 @@ QWidget* ImportSheet::buildSoundCorrections() {
     gate_ = field(q::gate.as("gate", "length of the gate after the arrival"),
                   text::Unit::second,
                   "import_gate");
-    timeZero_ = field(q::Quantity{"t0", "t0", 1.0, "s", 0.0, 600.0, "time zero after the first sample"},
-                      text::Unit::second,
-                      "import_time_zero");
+    timeZero_ =
+        field(q::Quantity{"t0", "t0", 1.0, "s", 0.0, 600.0, "time zero after the first sample"},
+              text::Unit::second,
+              "import_time_zero");
     fullScale_ = field(q::Quantity{"L", "full", 1.0, "dB", -60.0, 240.0, "level of a sample of 1"},
                        text::Unit::decibel,
                        "import_full_scale");
@@ -279,8 +278,8 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
             entry.order.file.name = name;
             entry.unreadable = Error{name, file.errorString().toStdString(), ""};
         }
-        entry.driver = driver.isEmpty() ? job::likelyDriver(job_, sight.cabinet, name)
-                                        : driver.toStdString();
+        entry.driver =
+            driver.isEmpty() ? job::likelyDriver(job_, sight.cabinet, name) : driver.toStdString();
         if (entry.driver.empty()) {
             entry.driver = sight.driver;
         }
@@ -318,13 +317,14 @@ int ImportSheet::readable() const {
 void ImportSheet::markList() {
     for (int i = 0; i < list_->count(); ++i) {
         const Entry& entry = entries_[static_cast<std::size_t>(i)];
-        const QString mark = !entry.imported              ? QStringLiteral("■ ")
+        const QString mark = !entry.imported            ? QStringLiteral("■ ")
                              : entry.imported->doubtful ? QStringLiteral("▲ ")
-                                                          : QStringLiteral("✓ ");
+                                                        : QStringLiteral("✓ ");
         list_->item(i)->setText(mark + words(entry.order.file.name));
     }
     const int count = readable();
-    take_->setText(count == 1 ? tr("Take it") : tr("Take %1 of %2").arg(count).arg(entries_.size()));
+    take_->setText(count == 1 ? tr("Take it")
+                              : tr("Take %1 of %2").arg(count).arg(entries_.size()));
     take_->setEnabled(count > 0);
 }
 
@@ -372,7 +372,8 @@ void ImportSheet::showPreview(const Entry& entry) {
     const bool impedance = imported != nullptr && imported->take.kind == job::TakeKind::impedance;
     measure::ImportRequest request = entry.order.table;
     request.text = entry.order.file.bytes;
-    const auto table = sound ? Result<measure::TablePreview>(Error{}) : measure::previewTable(request);
+    const auto table =
+        sound ? Result<measure::TablePreview>(Error{}) : measure::previewTable(request);
     preview_->setVisible(table.ok());
     preview_->clear();
     if (table) {
@@ -382,8 +383,10 @@ void ImportSheet::showPreview(const Entry& entry) {
         QStringList numbers;
         for (std::size_t c = 0; c < table->roles.size(); ++c) {
             const QString own = words(table->header[c]);
-            heads << QStringLiteral("%1: %2%3").arg(c + 1).arg(
-                roleWords(table->roles[c], imported), own.isEmpty() ? own : u'\n' + own);
+            heads << QStringLiteral("%1: %2%3")
+                         .arg(c + 1)
+                         .arg(roleWords(table->roles[c], imported),
+                              own.isEmpty() ? own : u'\n' + own);
             numbers << QString::number(c + 1);
         }
         preview_->setHorizontalHeaderLabels(heads);

@@ -55,15 +55,13 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     }
     ImpulseFound found;
     found.channels = channels;
-    found.impulse = {
-        std::move(sound.channels[static_cast<std::size_t>(order.sound.channel - 1)]),
-        sound.rate,
-        order.sound.timeZero};
+    found.impulse = {std::move(sound.channels[static_cast<std::size_t>(order.sound.channel - 1)]),
+                     sound.rate,
+                     order.sound.timeZero};
     if (std::ranges::all_of(found.impulse.samples, [](double v) { return v == 0.0; })) {
         return Error{order.file.name, "holds only zeros", "must hold an impulse response"};
     }
-    const double scale =
-        quantity::referencePressure * quantity::gain(order.sound.fullScale);
+    const double scale = quantity::referencePressure * quantity::gain(order.sound.fullScale);
     for (double& sample : found.impulse.samples) {
         sample *= scale;
     }
@@ -72,8 +70,7 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     found.gate = signal::proposedGate(found.impulse, found.arrival);
     if (order.sound.right) {
         found.gate.right = std::min(
-            *order.sound.right,
-            found.impulse.duration() - found.impulse.timeZero - found.arrival);
+            *order.sound.right, found.impulse.duration() - found.impulse.timeZero - found.arrival);
     }
     const double valid = found.gate.lowestValid();
     const double highest = std::min(curve::designAxis().back(), 0.45 * sound.rate);
@@ -91,18 +88,17 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
         signal::gatedResponse(found.impulse, found.arrival, found.gate, axis),
         order.commonTime ? curve::Phase::common : curve::Phase::own,
         curve::Range{valid, highest});
-    imported.take.understood =
-        sound.format + ", " + text::printEngineering(sound.rate, "Hz") +
-        ": impulse response, arrival " +
-        text::printEngineering(found.arrival, "s") + ", gate " +
-        text::printEngineering(found.gate.right, "s") + ", valid from " +
-        text::printEngineering(valid, "Hz") + ".";
+    imported.take.understood = sound.format + ", " + text::printEngineering(sound.rate, "Hz") +
+                               ": impulse response, arrival " +
+                               text::printEngineering(found.arrival, "s") + ", gate " +
+                               text::printEngineering(found.gate.right, "s") + ", valid from " +
+                               text::printEngineering(valid, "Hz") + ".";
     imported.told =
         imported.take.understood +
-        (found.reflection ? " First reflection " +
-                                text::printEngineering(found.reflection->after, "s") +
-                                " after the arrival; the gate ends before it."
-                          : std::string(" No reflection was found; the gate is the whole.")) +
+        (found.reflection
+             ? " First reflection " + text::printEngineering(found.reflection->after, "s") +
+                   " after the arrival; the gate ends before it."
+             : std::string(" No reflection was found; the gate is the whole.")) +
         " A sample of 1 was taken for " + text::printSignificant(order.sound.fullScale, 4) + " dB.";
     // What a sample of 1 means stands in no sound file.
     imported.doubtful = true;
@@ -143,8 +139,7 @@ Result<ImportedTake> importTake(const TableFile& file) {
     return importTake(ImportOrder{.file = file});
 }
 
-std::string
-likelyDriver(const Job& job, const std::string& cabinet, const std::string& fileName) {
+std::string likelyDriver(const Job& job, const std::string& cabinet, const std::string& fileName) {
     const std::string name = lettersOf(fileName);
     const Cabinet* chosen = findCabinet(job, cabinet);
     std::string best;

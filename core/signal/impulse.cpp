@@ -35,8 +35,7 @@ double rise(double share) {
 
 double weight(const Gate& gate, double afterArrival) {
     if (afterArrival < 0.0) {
-        return gate.left > 0.0 ? rise((afterArrival + gate.left) / gate.left)
-                               : 0.0;
+        return gate.left > 0.0 ? rise((afterArrival + gate.left) / gate.left) : 0.0;
     }
     const double flat = gate.right * (1.0 - gate.taper);
     if (afterArrival <= flat || gate.taper <= 0.0) {
@@ -52,8 +51,7 @@ Complex sumAt(std::span<const double> data, double from, double rate, double f) 
     const Complex turn = std::polar(1.0, -twoPi * f / rate);
     Complex sum{};
     for (std::size_t begin = 0; begin < data.size(); begin += anew) {
-        Complex phasor =
-            std::polar(1.0, -twoPi * f * (from + static_cast<double>(begin) / rate));
+        Complex phasor = std::polar(1.0, -twoPi * f * (from + static_cast<double>(begin) / rate));
         const std::size_t end = std::min(begin + anew, data.size());
         for (std::size_t n = begin; n < end; ++n) {
             sum += data[n] * phasor;
@@ -79,8 +77,8 @@ Excess excessPhase(const curve::Curve& response) {
     const auto minimum = curve::minimumPhase(response);
     const auto& f = response.frequencies();
     const auto& H = response.values();
-    const double most = std::abs(*std::ranges::max_element(
-        H, {}, [](const Complex& v) { return std::abs(v); }));
+    const double most =
+        std::abs(*std::ranges::max_element(H, {}, [](const Complex& v) { return std::abs(v); }));
     constexpr double within = 0.1; // 20 dB
     Excess excess;
     for (std::size_t k = 1; k < f.size(); ++k) {
@@ -167,8 +165,7 @@ std::optional<Reflection> firstReflection(const Impulse& impulse, double arrival
     constexpr double longest = 0.1;   // s after the arrival: no room's first reflection is later
     const std::size_t first = indexAt(impulse, arrivalTime - 1e-3);
     const std::size_t end = indexAt(impulse, arrivalTime + longest) + 1;
-    const std::span<const double> whole =
-        std::span(impulse.samples).subspan(first, end - first);
+    const std::span<const double> whole = std::span(impulse.samples).subspan(first, end - first);
     const double lead = arrivalTime - timeOf(impulse, first);
     if (static_cast<double>(whole.size()) < (lead + 2.0 * direct) * impulse.rate) {
         return std::nullopt;

@@ -42,8 +42,8 @@ protected:
         if (reader == nullptr) {
             return {};
         }
-        const bool labelled = !widget->accessibleName().isEmpty() ||
-                              !reader->relations(QAccessible::Label).isEmpty();
+        const bool labelled =
+            !widget->accessibleName().isEmpty() || !reader->relations(QAccessible::Label).isEmpty();
         return box != nullptr && !labelled ? QString{} : reader->text(QAccessible::Name);
     }
 
@@ -51,6 +51,7 @@ protected:
     void inEveryView(const std::function<void(const char*)>& look) {
         const std::string table =
             folder.write("look.csv", "freq,spl,phase\n20,60,90\n200,85,20\n20000,80,-90\n");
+
         struct {
             const char* name;
             std::function<void()> open;
@@ -58,8 +59,7 @@ protected:
             {"start page", [&] { window->reveal(QStringLiteral("start")); }},
             {"network", [&] { window->chooseStage(QStringLiteral("network")); }},
             {"measure", [&] { window->chooseStage(QStringLiteral("measure")); }},
-            {"findings unfolded",
-             [&] { window->reveal(QStringLiteral("finding:meas.distance")); }},
+            {"findings unfolded", [&] { window->reveal(QStringLiteral("finding:meas.distance")); }},
             {"log", [&] { window->reveal(QStringLiteral("log")); }},
             {"front edited", [&] { window->reveal(QStringLiteral("front-editor")); }},
             {"differences", [&] { window->reveal(QStringLiteral("differences")); }},
@@ -67,6 +67,7 @@ protected:
             {"import", [&] { window->previewImport({QString::fromStdString(table)}); }},
             {"finder", [&] { window->reveal(QStringLiteral("finder")); }},
         };
+
         for (const auto& view : views) {
             view.open();
             settle();

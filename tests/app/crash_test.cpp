@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// What the line calls saved is on the disk: the editing window is killed with SIGKILL three hundred times
-// at random moments; each time the file must open, pass its integrity check and hold at least the
-// last value that was confirmed on the screen.
+// What the line calls saved is on the disk: the editing window is killed with SIGKILL three hundred
+// times at random moments; each time the file must open, pass its integrity check and hold at least
+// the last value that was confirmed on the screen.
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"

@@ -212,8 +212,9 @@ TEST(Document, aDeadWindowsLockIsTakenOver) {
     }
     int status = 0;
     ::waitpid(child, &status, 0);
-    folder.write(".a.yfjob.lock", std::to_string(child) + "\nyellowfront\n" +
-                                      QSysInfo::machineHostName().toStdString() + "\n");
+    folder.write(".a.yfjob.lock",
+                 std::to_string(child) + "\nyellowfront\n" +
+                     QSysInfo::machineHostName().toStdString() + "\n");
     EXPECT_EQ((*app::Document::open(path))->hold(), app::Hold::none);
 }
 

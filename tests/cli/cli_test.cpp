@@ -2,6 +2,7 @@
 // The command line as a person or a script meets it: one JSON object in, one out, exit status 2 and
 // one line of words for what is wrong. Expected figures come from the check tables of docs/theory.
 #include "cli/verb.h"
+#include "core/job/record.h"
 #include "core/job/store/store.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"
@@ -339,6 +340,86 @@ TEST(CommandLine, tellsAboutItself) {
         EXPECT_FALSE(value->find("keys")->list()->empty()) << verb.name;
         EXPECT_FALSE(verb.help.empty());
     }
+}
+
+// docs/theory/speaker.md, "Findings": a midrange as it came in.
+TEST(Findings, byTheCommandLine) {
+    const Value out = output(
+        {"speaker", "findings"},
+        R"({"facts":{"bench":{"Re_ohm":2.4,"nominal_ohm":8},"align":{"flip_gain_db":8.9}}})");
+    expectFinite(out);
+    const auto& findings = *out.find("findings")->list();
+    ASSERT_EQ(findings.size(), 3U);
+    EXPECT_EQ(*findings[0].find("id")->word(), "bench.short");
+    EXPECT_EQ(*findings[0].find("severity")->word(), "stop");
+    EXPECT_EQ(*findings[0].find("basis")->word(), "R");
+    expectFigures(findings[0], {{"figure", 2.4, 1e-12}, {"threshold", 3.2, 1e-12}});
+    EXPECT_EQ(*findings[1].find("id")->word(), "align.reversed");
+    EXPECT_EQ(text::writeJson(*out.find("ids")),
+              R"(["align.reversed","bench.re_nominal","bench.short"])");
+    EXPECT_GT(out.find("not_checked")->list()->size(), 60U);
+    const cli::Answer wrong = answer({"speaker", "findings"}, R"({"facts":{"bench":{"Re_ohms":1}}})");
+    EXPECT_EQ(wrong.status, 2);
+    EXPECT_EQ(wrong.err, "facts.bench.Re_ohms: unknown key, the nearest known key is Re_ohm\n");
+    const cli::Answer described = answer({"speaker", "findings", "--describe"}, "");
+    EXPECT_EQ(described.status, 0);
+    EXPECT_NE(described.out.find("loopback_polarity_known"), std::string::npos);
+}
+
+TEST(JobVerbs, snapshotDiffAndLog) {
+    const TempFolder folder;
+    const std::string path = folder.path("job.yfjob");
+    ASSERT_TRUE(job::store::Store::create(path, job::Record(demoHistory())).ok());
+    const auto with = [&](const std::string& rest) {
+        return R"({"job_file":")" + path + "\"" + rest + "}";
+    };
+    EXPECT_TRUE(output({"job", "snapshot"}, with("")).find("snapshots")->list()->empty());
+    const Value taken =
+        output({"job", "snapshot"}, with(R"(,"name":"as received","at":"2026-03-14T10:00:00")"));
+    EXPECT_EQ(text::writeJson(taken),
+              R"({"snapshots":[{"name":"as received","at":"2026-03-14T10:00:00"}]})");
+    EXPECT_TRUE(output({"job", "diff"}, with("")).find("differences")->list()->empty());
+    {
+        auto store = job::store::Store::open(path);
+        auto record = store->load();
+        const auto change =
+            job::apply(*record, job::removePart("projection", "R3"), "2026-03-14T10:01:00");
+        ASSERT_TRUE(store->write(*change).ok());
+    }
+    EXPECT_EQ(*output({"job", "diff"}, with(R"(,"before":"as received")"))
+                   .find("differences")
+                   ->list()
+                   ->front()
+                   .word(),
+              "R3 (18\u202FΩ) taken out");
+    const Value log = output({"job", "log"}, with(R"(,"note":"sounds dull")"));
+    const auto& entries = *log.find("entries")->list();
+    ASSERT_EQ(entries.size(), 3U);
+    EXPECT_EQ(*entries[1].find("text")->word(), "Take out R3");
+    EXPECT_EQ(*entries[2].find("kind")->word(), "note");
+    EXPECT_EQ(entries[2].find("at")->word()->size(), std::string("2026-03-14T10:00:00").size())
+        << "the edge knows the time";
+
+    struct {
+        std::vector<std::string> words;
+        const char* rest;
+        const char* says;
+    } const wrong[] = {
+        {{"job", "snapshot"}, R"(,"name":"as received")", "stands already"},
+        {{"job", "snapshot"}, R"(,"forget":true)", "name: missing"},
+        {{"job", "diff"}, R"(,"after":"as recieved")", "the nearest one is as received"},
+        {{"job", "log"}, R"(,"note":"")", "nothing is written"},
+        {{"job", "log"}, R"(,"nots":"x")", "the nearest known key is note"},
+    };
+
+    for (const auto& row : wrong) {
+        const cli::Answer a = answer(row.words, with(row.rest));
+        EXPECT_EQ(a.status, 2) << row.rest;
+        EXPECT_EQ(a.out, "");
+        EXPECT_NE(a.err.find(row.says), std::string::npos) << a.err;
+    }
+    const Value left = output({"job", "snapshot"}, with(R"(,"name":"as received","forget":true)"));
+    EXPECT_TRUE(left.find("snapshots")->list()->empty());
 }
 
 } // namespace yf::test

@@ -98,9 +98,7 @@ const sqlite3_io_methods methods{
     writeFile,
     truncateFile,
     syncFile,
-    [](sqlite3_file* f, sqlite3_int64* s) {
-        return realOf(f)->pMethods->xFileSize(realOf(f), s);
-    },
+    [](sqlite3_file* f, sqlite3_int64* s) { return realOf(f)->pMethods->xFileSize(realOf(f), s); },
     [](sqlite3_file* f, int l) { return realOf(f)->pMethods->xLock(realOf(f), l); },
     [](sqlite3_file* f, int l) { return realOf(f)->pMethods->xUnlock(realOf(f), l); },
     [](sqlite3_file* f, int* r) { return realOf(f)->pMethods->xCheckReservedLock(realOf(f), r); },

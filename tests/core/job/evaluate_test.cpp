@@ -138,8 +138,8 @@ TEST(Evaluate, saysWhatIsMissingInsteadOfInventing) {
 }
 
 TEST(Evaluate, aCurveWithoutPhaseIsNotSummedUntilItHasOne) {
-    const auto import =
-        job::importTake(job::TableFile{"freq,spl\n20,60\n200,85\n2000,86\n20000,70\n", "levels.txt", ""});
+    const auto import = job::importTake(
+        job::TableFile{"freq,spl\n20,60\n200,85\n2000,86\n20000,70\n", "levels.txt", ""});
     ASSERT_TRUE(import.ok());
     const job::Job without = edited(demoJob(), job::addTake("campion", import->take));
     EXPECT_TRUE(job::evaluate(without).cabinets.front().sum.empty());

@@ -279,13 +279,44 @@ TEST(Store, filesOfEveryVersionOpenAndSaveEqual) {
         for (const auto& file : std::filesystem::directory_iterator(version.path())) {
             const std::string copy = folder.path(file.path().filename().string());
             std::filesystem::copy_file(file.path(), copy);
-            const History history = mustLoad(mustOpen(copy));
-            EXPECT_FALSE(history.job().cabinets.empty()) << file.path();
+            const auto record = mustOpen(copy).load();
+            ASSERT_TRUE(record.ok()) << file.path();
+            EXPECT_FALSE(record->job().cabinets.empty()) << file.path();
+            EXPECT_EQ(fileContent(copy), fileContent(file.path().string()))
+                << "opening alone changes nothing";
             const std::string again = folder.path("again-" + file.path().filename().string());
-            ASSERT_TRUE(Store::create(again, history).ok());
-            EXPECT_EQ(mustLoad(mustOpen(again)).steps(), history.steps());
+            ASSERT_TRUE(Store::create(again, *record).ok());
+            const auto back = mustOpen(again).load();
+            ASSERT_TRUE(back.ok());
+            EXPECT_EQ(back->history.steps(), record->history.steps());
+            EXPECT_EQ(back->history.position(), record->history.position());
+            EXPECT_EQ(back->snapshots, record->snapshots);
+            EXPECT_EQ(back->log, record->log);
         }
     }
+}
+
+// The first version knew no snapshots, log, nominal impedances or twins: they are absent, and the
+// rest is the job that was put into the file.
+TEST(Store, aFileOfTheFirstVersionIsTheJobThatWasPutIntoIt) {
+    const TempFolder folder;
+    const std::string path = folder.path("old.yfjob");
+    std::filesystem::copy_file(std::string(YF_TEST_DATA) + "/jobs/v1/projection-room.yfjob", path);
+    const auto record = mustOpen(path).load();
+    ASSERT_TRUE(record.ok());
+    EXPECT_EQ(record->job(), demoJob());
+    EXPECT_TRUE(record->snapshots.empty());
+    EXPECT_TRUE(record->log.empty());
+    // Its first change brings it up to date.
+    job::Record changed = *record;
+    const auto note = job::addNote(changed, "opened by a later version", "2026-11-26T12:00:00");
+    {
+        Store store = mustOpen(path);
+        ASSERT_TRUE(store.write(*note).ok());
+    }
+    const auto back = mustOpen(path).load();
+    EXPECT_EQ(back->job(), demoJob());
+    EXPECT_EQ(back->log, changed.log);
 }
 
 } // namespace yf::test

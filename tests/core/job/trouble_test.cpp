@@ -69,9 +69,9 @@ int tryAll(const std::string& name,
     for (const Way& way : ways) {
         bool through = false;
         for (int n = 1; !through; ++n) {
-            const std::string where =
-                name + ", way " + std::to_string(static_cast<int>(way.trouble)) + ", write " +
-                std::to_string(n);
+            const std::string where = name + ", way " +
+                                      std::to_string(static_cast<int>(way.trouble)) + ", write " +
+                                      std::to_string(n);
             const std::string path = folder.path("job.yfjob");
             std::filesystem::copy_file(
                 original, path, std::filesystem::copy_options::overwrite_existing);
@@ -97,7 +97,8 @@ int tryAll(const std::string& name,
                     expectSame(loaded(path), before, where + ", after the trouble");
                     // The same store, without being opened anew, once the disk works again.
                     const Done again = store->write(*change);
-                    EXPECT_TRUE(again.ok()) << where << (again ? "" : text::sentence(again.error()));
+                    EXPECT_TRUE(again.ok())
+                        << where << (again ? "" : text::sentence(again.error()));
                 }
             }
             // Whatever was confirmed in the end is there.
@@ -120,9 +121,7 @@ TEST(Trouble, everyWriteOfEveryChangeFailsOnceAndNothingConfirmedIsLost) {
     Record record(demoHistory());
     ASSERT_TRUE(job::takeSnapshot(record, "as received", "t0").ok());
     ASSERT_TRUE(Store::create(path, record).ok());
-    const auto edit = [](job::Edit e) {
-        return [e](Record& r) { return job::apply(r, e, "t1"); };
-    };
+    const auto edit = [](job::Edit e) { return [e](Record& r) { return job::apply(r, e, "t1"); }; };
     int writes = 0;
     writes += tryAll("a step", path, edit(job::changeTitle("Other")));
     job::Take take = demoJob().takes.front();
@@ -131,8 +130,8 @@ TEST(Trouble, everyWriteOfEveryChangeFailsOnceAndNothingConfirmedIsLost) {
     writes += tryAll("a step with a new curve", path, edit(job::addTake("campion", take)));
     writes += tryAll(
         "undo", path, [](Record& r) -> Result<Change> { return job::undo(r, "t1").value(); });
-    writes += tryAll(
-        "a snapshot", path, [](Record& r) { return job::takeSnapshot(r, "later", "t1"); });
+    writes +=
+        tryAll("a snapshot", path, [](Record& r) { return job::takeSnapshot(r, "later", "t1"); });
     writes += tryAll("a snapshot forgotten", path, [](Record& r) {
         return job::dropSnapshot(r, "as received", "t1");
     });
@@ -145,10 +144,9 @@ TEST(Trouble, everyWriteOfEveryChangeFailsOnceAndNothingConfirmedIsLost) {
 TEST(Trouble, aFileOfTheFirstFormatIsBroughtUpToDateWholeOrNotAtAll) {
     const FailingDisk disk;
     const std::string old = std::string(YF_TEST_DATA) + "/jobs/v1/projection-room.yfjob";
-    EXPECT_GT(tryAll("a note in an old file",
-                     old,
-                     [](Record& r) { return job::addNote(r, "hm", "t1"); }),
-              4);
+    EXPECT_GT(
+        tryAll("a note in an old file", old, [](Record& r) { return job::addNote(r, "hm", "t1"); }),
+        4);
 }
 
 TEST(Trouble, aNewFileThatCannotBeFilledIsNotLeftBehind) {
@@ -173,12 +171,11 @@ TEST(EarlierStates, tenAreKeptTheOldestGoFirst) {
     const std::string states = folder.path("earlier/of this job");
     EXPECT_TRUE(job::store::earlierStates(states).empty());
     for (int i = 10; i < 23; ++i) {
-        const auto change =
-            job::apply(record, job::changeTitle("Title " + std::to_string(i)), "t");
+        const auto change = job::apply(record, job::changeTitle("Title " + std::to_string(i)), "t");
         ASSERT_TRUE(store->write(*change).ok());
-        ASSERT_TRUE(job::store::putAside(
-                        *store, states, "2026-03-14T10:" + std::to_string(i) + ":00")
-                        .ok());
+        ASSERT_TRUE(
+            job::store::putAside(*store, states, "2026-03-14T10:" + std::to_string(i) + ":00")
+                .ok());
     }
     const auto kept = job::store::earlierStates(states);
     ASSERT_EQ(kept.size(), job::store::keptStates);

@@ -285,7 +285,8 @@ TEST(ImportTable, curveOfATable) {
 }
 
 TEST(ImportTake, tellsAndKeepsHowItWasRead) {
-    const auto take = job::importTake(job::TableFile{"freq,impedance\n100,6\n200,7\n", "old.txt", "2026-05-06"});
+    const auto take =
+        job::importTake(job::TableFile{"freq,impedance\n100,6\n200,7\n", "old.txt", "2026-05-06"});
     ASSERT_TRUE(take.ok());
     EXPECT_EQ(take->take.kind, job::TakeKind::impedance);
     EXPECT_EQ(take->take.name, "old.txt");

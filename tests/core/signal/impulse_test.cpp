@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/signal/impulse.h"
-
 #include "core/job/import_take.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
+#include "core/signal/impulse.h"
 #include "core/signal/spectrum.h"
 #include "core/signal/wav.h"
 #include "core/text/sentence.h"
@@ -117,6 +116,7 @@ TEST(Spectrum, goodLengthsHaveSmallFactors) {
     struct {
         std::size_t least, good;
     } const rows[] = {{1, 1}, {7, 8}, {31, 32}, {97, 100}, {1048583, 1049760}};
+
     for (const auto& row : rows) {
         EXPECT_EQ(signal::goodLength(row.least), row.good);
     }
@@ -140,6 +140,7 @@ TEST(GatedResponse, ofAKnownFilterIsExact) {
     h[0] = 1.0;
     Biquad::lowPass(1000.0, std::numbers::sqrt2 / 2.0).run(h);
     const Impulse impulse{h, rate, 0.0};
+
     struct {
         double f, level, phase;
     } const rows[] = {{100.0, -0.0004, -8.118},
@@ -148,12 +149,13 @@ TEST(GatedResponse, ofAKnownFilterIsExact) {
                       {2000.0, -12.3749, -136.891},
                       {5000.0, -28.5761, -164.165},
                       {10000.0, -42.7383, -173.062}};
+
     curve::Axis axis;
     for (const auto& row : rows) {
         axis.push_back(row.f);
     }
-    const auto H = signal::gatedResponse(
-        impulse, 0.0, {.left = 0.0, .right = 0.05, .taper = 0.0}, axis);
+    const auto H =
+        signal::gatedResponse(impulse, 0.0, {.left = 0.0, .right = 0.05, .taper = 0.0}, axis);
     for (std::size_t k = 0; k < axis.size(); ++k) {
         EXPECT_NEAR(quantity::decibels(std::abs(H[k])), rows[k].level, 0.001) << axis[k];
         EXPECT_NEAR(std::arg(H[k]) / quantity::degree, rows[k].phase, 0.01) << axis[k];
@@ -180,11 +182,11 @@ TEST(Arrival, isTheDelayOfTheExcessPhase) {
     struct {
         double low, high, tolerance;
     } const rows[] = {{800.0, 20000.0, 10e-6}, {200.0, 6000.0, 40e-6}, {50.0, 3000.0, 60e-6}};
+
     for (const auto& row : rows) {
         for (const int delay : {140, 333}) {
-            EXPECT_NEAR(signal::arrival(driver(row.low, row.high, delay)),
-                        delay / rate,
-                        row.tolerance)
+            EXPECT_NEAR(
+                signal::arrival(driver(row.low, row.high, delay)), delay / rate, row.tolerance)
                 << row.high;
         }
     }
@@ -231,8 +233,10 @@ TEST(Wav, refusalsNameTheFile) {
     std::string nan = good;
     const float bad = std::nanf("");
     nan.replace(nan.size() - 4, 4, reinterpret_cast<const char*>(&bad), 4);
-    for (const std::string& bytes :
-         {std::string("frequency,level\n"), good.substr(0, 20), nan, signal::writeWav({}, 48000.0)}) {
+    for (const std::string& bytes : {std::string("frequency,level\n"),
+                                     good.substr(0, 20),
+                                     nan,
+                                     signal::writeWav({}, 48000.0)}) {
         const auto sound = signal::readWav(bytes, "take 3.wav");
         ASSERT_FALSE(sound.ok());
         EXPECT_EQ(sound.error().subject, "take 3.wav");
@@ -260,10 +264,8 @@ TEST(ImportTake, aWavBecomesAGatedResponse) {
     EXPECT_TRUE(imported->doubtful) << "the level of a sample is nowhere said";
     // In its pass band the filter has a gain of one: a sample of 1 for 94 dB.
     const auto& f = take.curve->frequencies();
-    const auto k = static_cast<std::size_t>(
-        std::ranges::lower_bound(f, 1000.0) - f.begin());
-    EXPECT_NEAR(quantity::decibels(std::abs(take.curve->values()[k]) /
-                                   quantity::referencePressure),
+    const auto k = static_cast<std::size_t>(std::ranges::lower_bound(f, 1000.0) - f.begin());
+    EXPECT_NEAR(quantity::decibels(std::abs(take.curve->values()[k]) / quantity::referencePressure),
                 94.0,
                 0.6);
     job::ImportOrder shorter = order;
@@ -308,7 +310,8 @@ TEST(PreviewTable, tellsWhatEachColumnWasTakenFor) {
     ASSERT_TRUE(preview.ok());
     using Role = measure::ColumnRole;
     EXPECT_EQ(preview->header, (std::vector<std::string>{"freq", "spl", "phase", "note"}));
-    EXPECT_EQ(preview->roles, (std::vector{Role::frequency, Role::value, Role::phase, Role::unused}));
+    EXPECT_EQ(preview->roles,
+              (std::vector{Role::frequency, Role::value, Role::phase, Role::unused}));
     EXPECT_EQ(preview->rows.size(), 2U);
     request.valueColumn = 4;
     request.phaseColumn = 0;
