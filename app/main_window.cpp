@@ -640,6 +640,10 @@ void MainWindow::askOpen() {
 }
 
 void MainWindow::askNew(const job::NewJob& wanted) {
+    if (const auto job = job::newJob(wanted); !job) {
+        notice_->tell(Gravity::stop, spoken(text::sentence(job.error())));
+        return;
+    }
     const QString path = ask_.fileToWrite(
         this, tr("New job"), words(wanted.title) + QStringLiteral(".yfjob"), jobFilter());
     if (!path.isEmpty()) {

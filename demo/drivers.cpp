@@ -4,8 +4,10 @@
 #include "core/quantity/level.h"
 #include "core/quantity/literals.h"
 #include "core/quantity/quantities.h"
+#include "core/signal/spectrum.h"
 #include "core/text/number.h"
 
+#include <algorithm>
 #include <cmath>
 #include <cstdint>
 #include <numbers>
@@ -235,6 +237,40 @@ std::string impedanceTable(const InventedDriver& d, bool decimalComma) {
                  number(std::arg(Z) / quantity::degree, 2, decimalComma) + "\n";
     }
     return table;
+}
+
+std::vector<double> impulseInRoom(const InventedDriver& driver) {
+    constexpr double rate = 48000.0;
+    constexpr std::size_t length = 16384;
+    constexpr std::size_t kept = 9600;
+    constexpr double flight = 2.9e-3; // s
+    curve::Axis axis;
+    for (std::size_t k = 0; k <= length / 2; ++k) {
+        axis.push_back(std::max(1.0, static_cast<double>(k) * rate / length));
+    }
+    auto H = response(driver, axis);
+    for (std::size_t k = 0; k < H.size(); ++k) {
+        // The converter's own low-pass, so that nothing folds back.
+        const double edge = axis[k] > 20000.0 ? std::exp((20000.0 - axis[k]) / 500.0) : 1.0;
+        H[k] *= std::polar(edge, -twoPi * axis[k] * flight);
+    }
+    H.front() = 0.0;
+    H.back() = H.back().real();
+    const auto direct = signal::transformBack(H, length);
+    std::vector<double> heard = direct;
+
+    struct Wall {
+        std::size_t after;
+        double share;
+    };
+
+    for (const Wall& wall : {Wall{200, 0.45}, Wall{390, 0.3}}) {
+        for (std::size_t n = wall.after; n < length; ++n) {
+            heard[n] += wall.share * direct[n - wall.after];
+        }
+    }
+    heard.resize(kept);
+    return heard;
 }
 
 } // namespace yf::demo

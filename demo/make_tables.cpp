@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/signal/wav.h"
 #include "demo/drivers.h"
 
 #include <cstdio>
 #include <fstream>
 
-/// Writes the demo's tables into a folder, byte for byte the same on every machine.
+/// Writes the demo's tables and an impulse response into a folder, the tables byte for byte the
+/// same on every machine.
 int main(int argc, char** argv) {
     if (argc != 2) {
         std::fputs("usage: make_tables FOLDER\n", stderr);
@@ -22,7 +24,9 @@ int main(int argc, char** argv) {
         write("campion-165-response.csv", yf::demo::responseTable(campion, false)) &&
         write("campion-165-impedance.txt", yf::demo::impedanceTable(campion, false)) &&
         write("teasel-26-response.csv", yf::demo::responseTable(teasel, true)) &&
-        write("teasel-26-impedance.csv", yf::demo::impedanceTable(teasel, true));
+        write("teasel-26-impedance.csv", yf::demo::impedanceTable(teasel, true)) &&
+        write("sorrel-130-in-the-hall.wav",
+              yf::signal::writeWav(yf::demo::impulseInRoom(yf::demo::sorrel130()), 48000.0));
     if (!written) {
         std::fprintf(stderr, "%s: not written\n", folder.c_str());
         return 1;

@@ -8,6 +8,7 @@
 
 #include <QDir>
 #include <QFile>
+#include <QFileInfo>
 
 #include <algorithm>
 
@@ -27,9 +28,12 @@ bool Desk::openJob(const QString& path) {
         return false;
     }
     const std::string name = QFile::encodeName(path).toStdString();
-    if (document_ && document_->path() == name) {
-        remember();
-        document_.reset(); // else it would be found open in another window
+    const QString real = QFileInfo(path).canonicalFilePath();
+    if (document_ && !real.isEmpty() &&
+        real == QFileInfo(QFile::decodeName(document_->path().c_str())).canonicalFilePath()) {
+        Q_EMIT opened(); // it lies on the desk already, with every change in the file
+        Q_EMIT sightChanged();
+        return true;
     }
     auto document = Document::open(name);
     if (!document) {

@@ -351,13 +351,14 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
         note->setAccessibleName(tr("Why may it stay so?"));
         connect(note, &QLineEdit::returnPressed, this, [this, note, group, id] {
             asideOpen_.erase(id);
-            const auto findings = built_->evaluation.judgement.findings; // edits will change them
+            std::vector<job::Dismissal> dismissals;
             for (const std::size_t index : group.findings) {
-                job::Dismissal dismissal = job::dismissalFor(findings[index]);
-                dismissal.note = note->text().trimmed().toStdString();
-                dismissal.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
-                Q_EMIT edited(job::dismiss(dismissal));
+                dismissals.push_back(
+                    job::dismissalFor(built_->evaluation.judgement.findings[index]));
+                dismissals.back().note = note->text().trimmed().toStdString();
+                dismissals.back().date = QDate::currentDate().toString(Qt::ISODate).toStdString();
             }
+            Q_EMIT edited(job::dismiss(dismissals));
         });
         column->addWidget(note);
         QMetaObject::invokeMethod(

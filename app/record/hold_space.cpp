@@ -55,8 +55,7 @@ bool HoldSpace::eventFilter(QObject* watched, QEvent* event) {
     }
     auto* widget = qobject_cast<QWidget*>(watched);
     const auto* key = static_cast<QKeyEvent*>(event);
-    if (widget == nullptr || widget->window() != window_ || key->key() != Qt::Key_Space ||
-        key->modifiers() != Qt::NoModifier) {
+    if (widget == nullptr || widget->window() != window_ || key->key() != Qt::Key_Space) {
         return false;
     }
     if (holding_ || timer_.isActive()) {
@@ -72,7 +71,8 @@ bool HoldSpace::eventFilter(QObject* watched, QEvent* event) {
         }
         return true;
     }
-    if (!wanted_ || !press || key->isAutoRepeat() || isText(widget)) {
+    if (!wanted_ || !press || key->isAutoRepeat() || isText(widget) ||
+        key->modifiers() != Qt::NoModifier) {
         return false;
     }
     pressed_ = widget;

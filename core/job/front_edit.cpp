@@ -410,17 +410,20 @@ Dismissal aboutOf(Dismissal dismissal) {
 
 } // namespace
 
-Edit dismiss(const Dismissal& dismissal) {
-    return {"Set aside " + dismissal.rule + ": " + dismissal.note,
-            [dismissal](const Job& job) -> Result<Job> {
-                if (dismissal.note.empty()) {
-                    return Error{"note", "nothing is written", "say why it may stay as it is"};
-                }
+Edit dismiss(const std::vector<Dismissal>& dismissals) {
+    YF_EXPECT(!dismissals.empty());
+    return {"Set aside " + dismissals.front().rule + ": " + dismissals.front().note,
+            [dismissals](const Job& job) -> Result<Job> {
                 Job changed = job;
-                std::erase_if(changed.dismissals, [&](const Dismissal& old) {
-                    return aboutOf(old) == aboutOf(dismissal);
-                });
-                changed.dismissals.push_back(dismissal);
+                for (const Dismissal& dismissal : dismissals) {
+                    if (dismissal.note.empty()) {
+                        return Error{"note", "nothing is written", "say why it may stay as it is"};
+                    }
+                    std::erase_if(changed.dismissals, [&](const Dismissal& old) {
+                        return aboutOf(old) == aboutOf(dismissal);
+                    });
+                    changed.dismissals.push_back(dismissal);
+                }
                 return changed;
             },
             {},

@@ -69,8 +69,8 @@ changeDriver(const std::string& driver, const DriverData& data, std::string merg
 /// A limit of a rule; nothing: its default.
 [[nodiscard]] Edit changeLimit(const std::string& rule, std::optional<double> limit);
 
-/// A finding set aside. Fails without a note.
-[[nodiscard]] Edit dismiss(const Dismissal& dismissal);
+/// Findings of one rule set aside for one reason. Fails without a note.
+[[nodiscard]] Edit dismiss(const std::vector<Dismissal>& dismissals);
 
 /// A finding taken up again.
 [[nodiscard]] Edit takeUp(const Dismissal& dismissal);

@@ -149,6 +149,8 @@ std::string writeWav(const std::vector<double>& samples, double rate) {
     {
         const File file(sf_open_virtual(&io, SFM_WRITE, &info, &memory));
         YF_EXPECT(file != nullptr);
+        // It would hold the time of writing: the same samples are to be the same file.
+        sf_command(file.get(), SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);
         sf_writef_double(file.get(), samples.data(), static_cast<sf_count_t>(samples.size()));
     }
     return memory.bytes;

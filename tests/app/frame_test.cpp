@@ -143,6 +143,8 @@ TEST_F(Hall, findingsUnfoldShowAndAreSetAsideWithANote) {
     settle();
     EXPECT_EQ(job().dismissals.size(), 8U);
     EXPECT_EQ(job().dismissals.front().note, "the hall is not deeper");
+    EXPECT_EQ(window->document()->history().undoName(),
+              "Set aside meas.distance: the hall is not deeper");
     EXPECT_EQ(window->findChild<QWidget*>(QStringLiteral("finding_meas.distance")), nullptr);
     click(button("findings_aside"));
     settle();

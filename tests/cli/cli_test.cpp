@@ -358,7 +358,8 @@ TEST(Findings, byTheCommandLine) {
     EXPECT_EQ(text::writeJson(*out.find("ids")),
               R"(["align.reversed","bench.re_nominal","bench.short"])");
     EXPECT_GT(out.find("not_checked")->list()->size(), 60U);
-    const cli::Answer wrong = answer({"speaker", "findings"}, R"({"facts":{"bench":{"Re_ohms":1}}})");
+    const cli::Answer wrong =
+        answer({"speaker", "findings"}, R"({"facts":{"bench":{"Re_ohms":1}}})");
     EXPECT_EQ(wrong.status, 2);
     EXPECT_EQ(wrong.err, "facts.bench.Re_ohms: unknown key, the nearest known key is Re_ohm\n");
     const cli::Answer described = answer({"speaker", "findings", "--describe"}, "");

@@ -259,7 +259,7 @@ TEST(Facts, dismissedFindingsAreKnownAgain) {
     const Finding finding = found(hallEvaluation(), "align.reversed").at(0);
     job::Dismissal dismissal = job::dismissalFor(finding);
     dismissal.note = "as the owner wants it";
-    const job::Job job = edited(hall().job(), job::dismiss(dismissal));
+    const job::Job job = edited(hall().job(), job::dismiss({dismissal}));
     const job::Evaluation evaluation = job::evaluate(job);
     ASSERT_NE(job::dismissalOf(job, found(evaluation, "align.reversed").at(0)), nullptr);
     EXPECT_EQ(job::dismissalOf(job, found(evaluation, "net.cap_value").at(0)), nullptr);

@@ -134,12 +134,13 @@ TEST(FrontEdit, scalesLimitsAndDismissalsAreKeptOnce) {
 
     const job::Dismissal dismissal{
         .rule = "meas.distance", .cabinet = "projection", .note = "attic"};
-    job = edited(demoJob(), job::dismiss(dismissal));
+    job = edited(demoJob(), job::dismiss({dismissal}));
     EXPECT_EQ(job.dismissals.size(), 1U);
     EXPECT_EQ(edited(job, job::takeUp(dismissal)), demoJob());
     EXPECT_FALSE(refusal(demoJob(), job::takeUp(dismissal)).empty());
-    EXPECT_NE(refusal(demoJob(), job::dismiss({.rule = "meas.distance"})).find("say why"),
-              std::string::npos);
+    EXPECT_NE(
+        refusal(demoJob(), job::dismiss({job::Dismissal{.rule = "meas.distance"}})).find("say why"),
+        std::string::npos);
 }
 
 } // namespace yf::test
