@@ -78,6 +78,7 @@ MainWindow::MainWindow(Ask& ask, QWidget* parent) : QMainWindow(parent), ask_(as
     connectParts();
     connectDesk();
     updateTitle();
+    startPage_->focusDemo();
 }
 
 MainWindow::~MainWindow() {

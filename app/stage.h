@@ -14,6 +14,8 @@ namespace yf::app {
 struct Sight {
     std::shared_ptr<const Evaluated> present;
     std::shared_ptr<const Evaluated> preview; ///< null: none
+    bool wholePreview{}; ///< the preview is another state, controls and all; not a look at one
+                         ///< change
     std::string cabinet;
     std::string driver; ///< its id; the one chosen on the Front
 

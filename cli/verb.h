@@ -31,6 +31,7 @@ struct FunctionShape<Result<Out> (*)(const In&)> {
 /// A verb from a core function `Result<Out> f(const In&)`. `prepare` may bring what only an edge
 /// can: the contents of a file that the input names.
 template <auto f>
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): the order in which they are typed
 [[nodiscard]] Verb
 verb(std::string topic,
      std::string name,

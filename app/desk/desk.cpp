@@ -244,11 +244,16 @@ void Desk::preview(const job::Edit& edit) {
         endLook();
         return;
     }
-    look(*job, words(edit.name));
+    lookAt(*job, words(edit.name), false);
 }
 
 void Desk::look(const job::Job& job, const QString& name) {
+    lookAt(job, name, true);
+}
+
+void Desk::lookAt(const job::Job& job, const QString& name, bool whole) {
     lookedAt_ = name;
+    lookIsWhole_ = whole;
     lookRevision_ = evaluator_.submit(job, Purpose::preview);
     Q_EMIT savedChanged();
 }
@@ -271,6 +276,7 @@ void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
         }
     } else if (!lookedAt_.isEmpty() && result->evaluation.revision == lookRevision_) {
         sight_.preview = result;
+        sight_.wholePreview = lookIsWhole_;
     }
     Q_EMIT sightChanged();
 }

@@ -50,10 +50,10 @@ public:
 
     void apply(const job::Edit& edit);
 
-    /// What would an edit do?
+    /// What would an edit do? Controls stay as they are, under the hand.
     void preview(const job::Edit& edit);
 
-    /// Another state in place of the present.
+    /// Another state in place of the present, controls and all.
     void look(const job::Job& job, const QString& name);
     void endLook();
 
@@ -84,6 +84,7 @@ private:
     void tellHold();
     void submit();
     void showResult(const std::shared_ptr<const Evaluated>& result);
+    void lookAt(const job::Job& job, const QString& name, bool whole);
     void keepDemoIfChanged();
     void keepSightInJob();
     void remember();
@@ -94,6 +95,7 @@ private:
     Sight sight_;
     QString lookedAt_;
     std::uint64_t lookRevision_{};
+    bool lookIsWhole_{};
     std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another
     bool warned_{};
     QString writingFails_;

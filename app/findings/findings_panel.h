@@ -66,7 +66,9 @@ private:
     void toggle(std::set<std::string>& open, const std::string& key);
     QToolButton* link(const QString& text, const QString& name, QWidget* parent);
 
-    [[nodiscard]] Sight sight() const { return {shown_, nullptr, cabinet_, {}}; }
+    [[nodiscard]] Sight sight() const {
+        return {.present = shown_, .preview = nullptr, .cabinet = cabinet_, .driver = {}};
+    }
 
     std::shared_ptr<const Evaluated> shown_;
     std::shared_ptr<const Evaluated> built_; ///< what the cards speak of; their indices are its

@@ -139,8 +139,11 @@ void NetworkStage::display(const Sight& sight) {
     phase_->display(phasePicture(sight));
     impedance_->display(impedancePicture(sight));
     // While a part is bypassed its tile stays where it is, under the finger.
-    const bool wholeOther = start_->proposing();
-    lanes_->setEnabled(!(sight.preview && wholeOther));
+    const bool held = sight.preview && sight.wholePreview;
+    const bool wholeOther = start_->proposing() || held;
+    // A snapshot that is held is only looked at; the focus stays where it is for when it is let go.
+    lanes_->setAttribute(Qt::WA_TransparentForMouseEvents, held);
+    lanes_->setEnabled(held || !(sight.preview && wholeOther));
     const Evaluated& drawn = wholeOther ? sight.shown() : *sight.present;
     lanes_->display(drawn.job, *job::findCabinet(drawn.job, cabinet_));
     shareRoom();

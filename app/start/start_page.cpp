@@ -45,9 +45,8 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
         connect(made, &QPushButton::clicked, this, signal);
         return made;
     };
-    QPushButton* demo =
-        button(tr("Open the demo"), QStringLiteral("start_demo"), &StartPage::demoWanted);
-    demo->setProperty("main", true);
+    demo_ = button(tr("Open the demo"), QStringLiteral("start_demo"), &StartPage::demoWanted);
+    demo_->setProperty("main", true);
     QPushButton* open =
         button(tr("Open a job …"), QStringLiteral("start_open"), &StartPage::openWanted);
     form_ = new NewJobForm(this);
@@ -57,7 +56,7 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     ways->addWidget(heading(QStringLiteral("Yellowfront"), 18.0, this));
     ways->addWidget(told);
     auto* buttons = new QHBoxLayout;
-    buttons->addWidget(demo);
+    buttons->addWidget(demo_);
     buttons->addWidget(open);
     buttons->addStretch(1);
     ways->addLayout(buttons);
@@ -153,6 +152,10 @@ void StartPage::addRecent(const RecentJob& job, int number) {
     line->addLayout(text, 1);
     line->addWidget(earlier);
     recentColumn_->addWidget(row);
+}
+
+void StartPage::focusDemo() {
+    demo_->setFocus();
 }
 
 void StartPage::focusNewJob() {

@@ -5,6 +5,7 @@
 
 #include <QWidget>
 
+class QPushButton;
 class QVBoxLayout;
 
 namespace yf::app {
@@ -32,6 +33,7 @@ public:
     void refresh();
 
     void focusNewJob();
+    void focusDemo();
 
 Q_SIGNALS:
     void demoWanted();
@@ -43,6 +45,7 @@ Q_SIGNALS:
 private:
     void addRecent(const struct RecentJob& job, int number);
 
+    QPushButton* demo_{};
     NewJobForm* form_{};
     QWidget* recent_{};
     QVBoxLayout* recentColumn_{};

@@ -2,6 +2,7 @@
 #include "core/driver/resonance.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace yf::driver {
@@ -10,7 +11,8 @@ namespace {
 
 /// Top of the parabola through three points at -1, 0, 1 (even in ln f is near enough between
 /// neighbours); the middle one where it is no top.
-double parabolaTop(double left, double middle, double right) {
+double parabolaTop(const std::array<double, 3>& points) {
+    const auto [left, middle, right] = points;
     const double bend = left - 2.0 * middle + right;
     if (!(bend < 0.0)) {
         return middle;
@@ -40,7 +42,7 @@ std::optional<Resonance> resonance(const curve::Curve& impedance) {
         const double peak =
             top == 0 || top + 1 == Z.size()
                 ? std::abs(Z[top])
-                : parabolaTop(std::abs(Z[top - 1]), std::abs(Z[top]), std::abs(Z[top + 1]));
+                : parabolaTop({std::abs(Z[top - 1]), std::abs(Z[top]), std::abs(Z[top + 1])});
         if (!highest || peak > highest->Zpeak) {
             highest = Resonance{fs, peak};
         }

@@ -163,6 +163,44 @@ std::optional<double> excess(const CabinetResult& result,
     return below && above ? std::optional(*above - *below) : std::nullopt;
 }
 
+/// What is known of one crossover by itself.
+void putCrossover(Collector& all, std::size_t scope, const speaker::Crossover& x) {
+    all.put(scope, "align.fx_hz", x.fx);
+    all.put(scope, "align.flip_gain_db", x.flipGain);
+    all.put(scope, "align.in_phase_design", x.inPhase);
+    all.put(scope, "align.phase_spread_deg", x.phaseSpread / quantity::degree);
+    // With the wrong polarity in place the null says nothing about the design yet.
+    if (x.flipGain < speaker::flipThreshold && x.nullDepth) {
+        all.put(scope, "align.null_depth_db", *x.nullDepth);
+        if (x.inPhase) {
+            all.put(scope, "align.notch_hz", *x.notch);
+        }
+    }
+}
+
+/// What its two drivers and their places add to it.
+void putNeighbours(Collector& all,
+                   std::size_t scope,
+                   const CabinetView& view,
+                   const Placed& lower,
+                   const Placed& upper,
+                   double fx) {
+    const auto fs = resonanceOf(view.assembly, upper.driver->id);
+    if (fs && upper.driver->band >= Band::high) {
+        all.put(scope, "driver.tweeter_fs_hz", *fs);
+    }
+    if (lower.mount != nullptr && upper.mount != nullptr) {
+        const double spacing =
+            std::hypot(upper.mount->x - lower.mount->x, upper.mount->y - lower.mount->y);
+        all.put(scope, "polar.spacing_wavelengths", spacing * fx / quantity::soundSpeed);
+    }
+    const auto gateLow = gateOf(view.job, *lower.driver);
+    const auto gateHigh = gateOf(view.job, *upper.driver);
+    if (gateLow && gateHigh) {
+        all.put(scope, "meas.gate_s", std::min(*gateLow, *gateHigh));
+    }
+}
+
 void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) {
     const auto ways = waysFromBelow(view);
     std::vector<std::optional<speaker::Crossover>> met;
@@ -177,44 +215,20 @@ void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) 
         if (!met[i]) {
             continue;
         }
-        const speaker::Crossover& x = *met[i];
         const Placed& lower = ways[i];
         const Placed& upper = ways[i + 1];
         const std::size_t scope = all.add(
             {.cabinet = view.cabinet.id, .driver = upper.driver->id, .other = lower.driver->id},
             around);
-        all.put(scope, "align.fx_hz", x.fx);
-        all.put(scope, "align.flip_gain_db", x.flipGain);
-        all.put(scope, "align.in_phase_design", x.inPhase);
-        all.put(scope, "align.phase_spread_deg", x.phaseSpread / quantity::degree);
-        if (x.flipGain < speaker::flipThreshold && x.nullDepth) {
-            // With the wrong polarity in place the null says nothing about the design yet.
-            all.put(scope, "align.null_depth_db", *x.nullDepth);
-            if (x.inPhase) {
-                all.put(scope, "align.notch_hz", *x.notch);
-            }
-        }
+        putCrossover(all, scope, *met[i]);
+        putNeighbours(all, scope, view, lower, upper, met[i]->fx);
         constexpr curve::Range judged{200.0, 10000.0};
         const double root = std::sqrt(2.0);
         const curve::Range plateaus{i > 0 && met[i - 1] ? met[i - 1]->fx * root : judged.from,
                                     i + 1 < met.size() && met[i + 1] ? met[i + 1]->fx / root
                                                                      : judged.to};
-        if (const auto level = excess(view.result, lower, upper, plateaus, x.fx)) {
+        if (const auto level = excess(view.result, lower, upper, plateaus, met[i]->fx)) {
             all.put(scope, "align.tweeter_excess_db", *level);
-        }
-        const auto fs = resonanceOf(view.assembly, upper.driver->id);
-        if (fs && upper.driver->band >= Band::high) {
-            all.put(scope, "driver.tweeter_fs_hz", *fs);
-        }
-        if (lower.mount != nullptr && upper.mount != nullptr) {
-            const double spacing =
-                std::hypot(upper.mount->x - lower.mount->x, upper.mount->y - lower.mount->y);
-            all.put(scope, "polar.spacing_wavelengths", spacing * x.fx / quantity::soundSpeed);
-        }
-        const auto gateLow = gateOf(view.job, *lower.driver);
-        const auto gateHigh = gateOf(view.job, *upper.driver);
-        if (gateLow && gateHigh) {
-            all.put(scope, "meas.gate_s", std::min(*gateLow, *gateHigh));
         }
     }
 }

@@ -112,7 +112,9 @@ Driver driverFrom(std::string id, const DriverData& data) {
 Mount freePlace(const Job& job, const Cabinet& cabinet, double diameter) {
     constexpr double step = 5e-3;
     const double most = (cabinet.height - diameter) / 2.0;
-    for (double y = most; y >= -most; y -= step) {
+    const int steps = static_cast<int>(2.0 * most / step);
+    for (int i = 0; i <= steps; ++i) {
+        const double y = most - i * step;
         const bool free = std::ranges::none_of(cabinet.mounts, [&](const Mount& mount) {
             const double apart = (findDriver(job, mount.driver)->diameter + diameter) / 2.0;
             return std::hypot(mount.x, mount.y - y) < apart;

@@ -162,9 +162,11 @@ TEST_F(Hall, spaceHeldShowsTheSnapshotAndATapStillPresses) {
     const job::HouseScale scale = plot("plot_response")->scale();
     holdSpace();
     EXPECT_NE(line("impedance"), before) << "the capacitor as received";
+    EXPECT_EQ(find<app::PartTile>("tile_C1")->valueShown(), QStringLiteral("54\u202FµF"));
     EXPECT_EQ(plot("plot_response")->scale(), scale) << "at the same scale";
     letGo();
     EXPECT_EQ(line("impedance"), before);
+    EXPECT_EQ(find<app::PartTile>("tile_C1")->valueShown(), QStringLiteral("47\u202FµF"));
     EXPECT_EQ(window->document()->job(), job());
     // A short tap on a button is a press of the button.
     auto* edit = find<QAction>("action_edit_front");
