@@ -35,12 +35,9 @@ bool Desk::openJob(const QString& path) {
         Q_EMIT sightChanged();
         return true;
     }
-    auto document = Document::open(name);
-    if (!document) {
-        tell(Gravity::stop, words(text::sentence(document.error())));
+    if (!take(Document::open(name))) {
         return false;
     }
-    take(std::move(*document));
     document_->keepStatesIn(earlierStatesFolder(path).toStdString());
     remember();
     tellHold();
@@ -76,16 +73,13 @@ bool Desk::createJob(const job::NewJob& wanted, const QString& path) {
     }
     const auto job = job::newJob(wanted);
     if (!job) {
-        tell(Gravity::stop, words(text::sentence(job.error())));
+        tell(Gravity::stop, spoken(text::sentence(job.error())));
         return false;
     }
-    auto document =
-        Document::create(QFile::encodeName(path).toStdString(), job::Record(job::History(*job)));
-    if (!document) {
-        tell(Gravity::stop, words(text::sentence(document.error())));
+    if (!take(Document::create(QFile::encodeName(path).toStdString(),
+                               job::Record(job::History(*job))))) {
         return false;
     }
-    take(std::move(*document));
     document_->keepStatesIn(earlierStatesFolder(path).toStdString());
     remember();
     tell(Gravity::note,
@@ -101,18 +95,15 @@ bool Desk::openDemo() {
     }
     const auto record = demo::lanternHall(demo::hallTables());
     if (!record) {
-        tell(Gravity::stop, words(text::sentence(record.error())));
+        tell(Gravity::stop, spoken(text::sentence(record.error())));
         return false;
     }
     auto folder = std::make_unique<QTemporaryDir>(QDir::tempPath() +
                                                   QStringLiteral("/yellowfront-demo-XXXXXX"));
     const QString path = folder->filePath(QStringLiteral("Lantern Hall.yfjob"));
-    auto document = Document::create(QFile::encodeName(path).toStdString(), *record);
-    if (!document) {
-        tell(Gravity::stop, words(text::sentence(document.error())));
+    if (!take(Document::create(QFile::encodeName(path).toStdString(), *record))) {
         return false;
     }
-    take(std::move(*document));
     demoFolder_ = std::move(folder);
     return true;
 }
@@ -120,7 +111,7 @@ bool Desk::openDemo() {
 bool Desk::saveTo(const QString& path) {
     const auto saved = document_->saveTo(QFile::encodeName(path).toStdString());
     if (!saved) {
-        tell(Gravity::stop, words(text::sentence(saved.error())));
+        tell(Gravity::stop, spoken(text::sentence(saved.error())));
         return false;
     }
     writingFails_.clear();
@@ -162,15 +153,19 @@ void Desk::remember() {
     rememberRecent(QFile::decodeName(document_->path().c_str()), document_->job());
 }
 
-void Desk::take(std::unique_ptr<Document> document) {
+bool Desk::take(Result<std::unique_ptr<Document>> document) {
+    if (!document) {
+        tell(Gravity::stop, spoken(text::sentence(document.error())));
+        return false;
+    }
     remember();
     keepDemoIfChanged();
-    document_ = std::move(document);
+    document_ = std::move(*document);
     demoFolder_.reset();
     connect(document_.get(), &Document::changed, this, &Desk::submit);
     connect(document_.get(), &Document::recorded, this, &Desk::recorded);
     connect(document_.get(), &Document::refused, this, [this](const QString& why) {
-        tell(Gravity::stop, why);
+        tell(Gravity::stop, spoken(why.toStdString()));
         Q_EMIT sightChanged();
     });
     connect(document_.get(), &Document::saved, this, [this] {
@@ -199,6 +194,7 @@ void Desk::take(std::unique_ptr<Document> document) {
     submit();
     firstRevision_ = evaluator_.submitted();
     Q_EMIT opened();
+    return true;
 }
 
 /// What is looked at must exist: an undone addition takes it away.
@@ -240,7 +236,7 @@ void Desk::preview(const job::Edit& edit) {
     }
     const auto job = edit.apply(document_->job());
     if (!job) {
-        tell(Gravity::stop, words(text::sentence(job.error())));
+        tell(Gravity::stop, spoken(text::sentence(job.error())));
         endLook();
         return;
     }

@@ -80,7 +80,8 @@ Q_SIGNALS:
     void placeWanted(const QString& why);
 
 private:
-    void take(std::unique_ptr<Document> document);
+    /// False, and says why, where there is no document.
+    bool take(Result<std::unique_ptr<Document>> document);
     void tellHold();
     void submit();
     void showResult(const std::shared_ptr<const Evaluated>& result);

@@ -4,9 +4,12 @@
 #include "app/plots/house_scale.h"
 #include "app/plots/trace.h"
 
+#include <QImage>
 #include <QSet>
 #include <QTimer>
 #include <QWidget>
+
+#include <functional>
 
 class QCustomPlot;
 class QCPGraph;
@@ -129,6 +132,8 @@ private:
     void updateFoot();
     void describe();
     void paintPicture(QCPPainter& painter, const QSize& size);
+    [[nodiscard]] QImage pictureImage();
+    void atSealedScale(const std::function<void()>& draw);
     void clipGraphs();
 
     PlotKind kind_;

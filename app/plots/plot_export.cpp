@@ -100,48 +100,62 @@ void Plot::clipGraphs() {
     }
 }
 
-bool Plot::save(const QString& path, PictureFormat format) {
-    if (format == PictureFormat::csv) {
-        return write(path, csv().toUtf8());
-    }
+void Plot::atSealedScale(const std::function<void()>& draw) {
     const job::HouseScale before = scale();
     setScale(houseScale());
     hair_->setVisible(false);
     drawAll(); // dashes are cut for the scale
-    bool written = false;
-    if (format == PictureFormat::png) {
-        QImage image(pictureSize * pngScale, QImage::Format_ARGB32_Premultiplied);
-        image.setDevicePixelRatio(pngScale);
-        QCPPainter painter;
-        painter.begin(&image);
-        paintPicture(painter, pictureSize);
-        painter.end();
-        QSaveFile file(path);
-        written = file.open(QIODevice::WriteOnly) && image.save(&file, "PNG") && file.commit();
-    } else if (format == PictureFormat::svg) {
-        clipGraphs();
-        QByteArray bytes;
-        {
-            QBuffer buffer(&bytes);
+    draw();
+    hair_->setVisible(!picture_.traces.isEmpty());
+    setScale(before);
+    redraw();
+}
+
+QImage Plot::pictureImage() {
+    QImage image(pictureSize * pngScale, QImage::Format_ARGB32_Premultiplied);
+    image.setDevicePixelRatio(pngScale);
+    QCPPainter painter;
+    painter.begin(&image);
+    paintPicture(painter, pictureSize);
+    painter.end();
+    return image;
+}
+
+namespace {
+
+/// A picture drawn by lines and letters on whatever takes them.
+void drawVectors(QPaintDevice& device, const std::function<void(QCPPainter&)>& paint) {
+    QCPPainter painter;
+    painter.begin(&device);
+    painter.setMode(QCPPainter::pmVectorized);
+    painter.setMode(QCPPainter::pmNoCaching);
+    paint(painter);
+    painter.end();
+}
+
+} // namespace
+
+bool Plot::save(const QString& path, PictureFormat format) {
+    if (format == PictureFormat::csv) {
+        return write(path, csv().toUtf8());
+    }
+    QByteArray bytes;
+    atSealedScale([&] {
+        QBuffer buffer(&bytes);
+        buffer.open(QIODevice::WriteOnly);
+        const auto paint = [this](QCPPainter& painter) { paintPicture(painter, pictureSize); };
+        if (format == PictureFormat::png) {
+            pictureImage().save(&buffer, "PNG");
+        } else if (format == PictureFormat::svg) {
+            clipGraphs();
             QSvgGenerator generator;
             generator.setOutputDevice(&buffer);
             generator.setSize(pictureSize);
             generator.setViewBox(QRect(QPoint(0, 0), pictureSize));
             generator.setTitle(title_);
             generator.setDescription(accessibleDescription());
-            QCPPainter painter;
-            painter.begin(&generator);
-            painter.setMode(QCPPainter::pmVectorized);
-            painter.setMode(QCPPainter::pmNoCaching);
-            paintPicture(painter, pictureSize);
-            painter.end();
-        }
-        written = write(path, bytes);
-    } else {
-        QByteArray bytes;
-        {
-            QBuffer buffer(&bytes);
-            buffer.open(QIODevice::WriteOnly);
+            drawVectors(generator, paint);
+        } else {
             QPdfWriter writer(&buffer);
             constexpr int dotsPerInch = 96; // so that sizes are those of the screen
             writer.setResolution(dotsPerInch);
@@ -151,33 +165,15 @@ bool Plot::save(const QString& path, PictureFormat format) {
                                          QPageSize::ExactMatch));
             writer.setPageMargins({0, 0, 0, 0});
             writer.setTitle(title_);
-            QCPPainter painter;
-            painter.begin(&writer);
-            painter.setMode(QCPPainter::pmVectorized);
-            painter.setMode(QCPPainter::pmNoCaching);
-            paintPicture(painter, pictureSize);
-            painter.end();
+            drawVectors(writer, paint);
         }
-        written = write(path, bytes);
-    }
-    hair_->setVisible(!picture_.traces.isEmpty());
-    setScale(before);
-    redraw();
-    return written;
+    });
+    return write(path, bytes);
 }
 
 void Plot::copy() {
-    const job::HouseScale before = scale();
-    setScale(houseScale());
-    drawAll();
-    QImage image(pictureSize * pngScale, QImage::Format_ARGB32_Premultiplied);
-    image.setDevicePixelRatio(pngScale);
-    QCPPainter painter;
-    painter.begin(&image);
-    paintPicture(painter, pictureSize);
-    painter.end();
-    setScale(before);
-    redraw();
+    QImage image;
+    atSealedScale([&] { image = pictureImage(); });
     auto* content = new QMimeData;
     content->setImageData(image);
     content->setText(csv());
