@@ -1,6 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/files.h"
 #include "cli/verb.h"
+#include "core/bench/battery.h"
+#include "core/bench/dcr.h"
+#include "core/bench/decide.h"
+#include "core/bench/lcr.h"
+#include "core/bench/next_check.h"
 #include "core/measure/import.h"
 #include "core/network/e_series.h"
 #include "core/network/load.h"
@@ -10,6 +15,9 @@
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
 #include "core/report/job_record.h"
+#include "core/sim/grade.h"
+#include "core/sim/specimen.h"
+#include "core/sim/trial.h"
 #include "core/speaker/findings.h"
 
 #include <ctime>
@@ -44,6 +52,16 @@ Done stamp(Request& request) {
 
 const std::vector<Verb>& verbs() {
     static const std::vector<Verb> all{
+        verb<&bench::dcr>("bench", "dcr", "judges readings of DC resistance"),
+        verb<&bench::lcr>("bench", "lcr", "judges a reading of an LCR meter"),
+        verb<&bench::battery>("bench", "battery", "what a battery does to a driver"),
+        verb<&bench::diagnose>("bench", "diagnose", "ranked faults from what checks showed"),
+        verb<&bench::nextCheck>(
+            "bench", "next-check", "the check that finds out most for its time"),
+        verb<&sim::specimen>("bench", "specimen", "what instruments show of a driver with a fault"),
+        verb<&sim::grade>("bench", "grade", "points for a diagnosis on the simulated bench"),
+        verb<&sim::trial>("bench", "trial", "how well the advice does on seeded speakers"),
+        verb<&bench::decide>("bench", "decide", "paths after the diagnosis, by what they cost"),
         verb<&measure::importTable>(
             "measure", "import", "reads a text table of levels or ohms", &loadTable),
         verb<&network::solveNetwork>("network", "solve", "drives, load and sum of a network"),

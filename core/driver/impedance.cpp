@@ -18,26 +18,6 @@ InductanceModel modelOf(const ImpedanceModel& m) {
     return m.inductance.value_or(m.Le ? InductanceModel::ideal : InductanceModel::none);
 }
 
-Complex coil(const ImpedanceModel& m, double omega) {
-    const Complex s{0.0, omega};
-    switch (modelOf(m)) {
-    case InductanceModel::none:
-        return {};
-    case InductanceModel::ideal:
-        return s * *m.Le;
-    case InductanceModel::leach:
-        return *m.leachK * std::pow(s, *m.leachN);
-    case InductanceModel::lr2:
-        return s * *m.Le + parallel(s * *m.L2, *m.R2);
-    case InductanceModel::semi:
-        return s * m.Leb.value_or(0.0) + parallel(s * *m.Le, *m.Ke * std::sqrt(s));
-    case InductanceModel::semiRing:
-        return s * m.Leb.value_or(0.0) +
-               parallel(parallel(s * *m.Le, *m.Ke * std::sqrt(s)), *m.Rss);
-    }
-    return {};
-}
-
 } // namespace
 
 std::optional<Error> check(const ImpedanceModel& m) {
@@ -74,13 +54,32 @@ std::optional<Error> check(const ImpedanceModel& m) {
     return std::nullopt;
 }
 
+Complex coilImpedance(const ImpedanceModel& m, double frequency) {
+    const Complex s{0.0, 2.0 * std::numbers::pi * frequency};
+    switch (modelOf(m)) {
+    case InductanceModel::none:
+        return {};
+    case InductanceModel::ideal:
+        return s * *m.Le;
+    case InductanceModel::leach:
+        return *m.leachK * std::pow(s, *m.leachN);
+    case InductanceModel::lr2:
+        return s * *m.Le + parallel(s * *m.L2, *m.R2);
+    case InductanceModel::semi:
+        return s * m.Leb.value_or(0.0) + parallel(s * *m.Le, *m.Ke * std::sqrt(s));
+    case InductanceModel::semiRing:
+        return s * m.Leb.value_or(0.0) +
+               parallel(parallel(s * *m.Le, *m.Ke * std::sqrt(s)), *m.Rss);
+    }
+    return {};
+}
+
 std::vector<Complex> impedance(const ImpedanceModel& m, const curve::Axis& axis) {
     std::vector<Complex> Z;
     Z.reserve(axis.size());
     for (const double f : axis) {
-        const double omega = 2.0 * std::numbers::pi * f;
         const Complex motional = (m.Re / m.Qes) / Complex{1.0 / m.Qms, f / m.fs - m.fs / f};
-        Z.push_back(m.Re + coil(m, omega) + motional);
+        Z.push_back(m.Re + coilImpedance(m, f) + motional);
     }
     return Z;
 }

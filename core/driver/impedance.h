@@ -61,6 +61,9 @@ struct ImpedanceModel {
 /// The model's parameters must be there: names the first one that is missing.
 [[nodiscard]] std::optional<Error> check(const ImpedanceModel& model);
 
+/// Z_L alone at one frequency, ohms: the coil beyond Re.
+[[nodiscard]] curve::Complex coilImpedance(const ImpedanceModel& model, double frequency);
+
 /// Ohms at each frequency. Exact to rounding.
 [[nodiscard]] std::vector<curve::Complex> impedance(const ImpedanceModel& model,
                                                     const curve::Axis& axis);

@@ -66,6 +66,32 @@ inline constexpr Quantity leachN{"n", "leach_n", 1.0, "", 0.3, 1.0, "coil expone
 inline constexpr Quantity Qms{"Qms", "Qms", 1.0, "", 0.01, 1000.0, "mechanical Q"};
 inline constexpr Quantity Qes{"Qes", "Qes", 1.0, "", 0.01, 1000.0, "electrical Q"};
 
+inline constexpr Quantity Qts{"Qts", "Qts", 1.0, "", 0.01, 1000.0, "total Q"};
+inline constexpr Quantity Vas{"Vas", "Vas_l", 1e-3, "l", 1e-5, 1e5, "equivalent volume"};
+inline constexpr Quantity Sd{"Sd", "Sd_m2", 1.0, "m²", 1e-5, 1.0, "effective area of the cone"};
+inline constexpr Quantity Bl{"Bl", "Bl_t_m", 1.0, "T·m", 0.05, 100.0, "force factor"};
+inline constexpr Quantity Mms{"Mms", "Mms_kg", 1.0, "kg", 1e-6, 5.0, "moving mass with air load"};
+inline constexpr Quantity Mmd{"Mmd", "Mmd_kg", 1.0, "kg", 1e-6, 5.0, "moving mass without air"};
+inline constexpr Quantity Cms{"Cms", "Cms_m_per_n", 1.0, "m/N", 1e-7, 0.1, "compliance"};
+inline constexpr Quantity Rms{
+    "Rms", "Rms_n_s_per_m", 1.0, "N·s/m", 1e-4, 500.0, "mechanical resistance"};
+inline constexpr Quantity Xmax{"Xmax", "Xmax_m", 1.0, "m", 1e-6, 0.2, "linear travel, one way"};
+inline constexpr Quantity eta0{
+    "eta0", "eta0_pct", 0.01, "%", 1e-6, 100.0, "reference efficiency, half space"};
+inline constexpr Quantity sensitivity2v83{
+    "L", "sensitivity_2v83_db", 1.0, "dB", 20.0, 140.0, "level at 2.83 V, 1 m"};
+inline constexpr Quantity sensitivity1w{
+    "L", "sensitivity_1w_db", 1.0, "dB", 20.0, 140.0, "level at 1 W in Re, 1 m"};
+
+// At the bench
+inline constexpr Quantity reading{"R", "reading_ohm", 1.0, "Ω", 0.0, 1e9, "what the meter shows"};
+inline constexpr Quantity leads{
+    "R", "lead_ohm", 1.0, "Ω", 0.0, 100.0, "meter's leads, tips together"};
+inline constexpr Quantity temperature{"T", "temperature_c", 1.0, "°C", -40.0, 300.0, "temperature"};
+inline constexpr Quantity cell{"U", "cell_v", 1.0, "V", 0.1, 48.0, "battery's voltage"};
+inline constexpr Quantity cellResistance{
+    "R", "cell_ohm", 1.0, "Ω", 0.0, 100.0, "battery's own resistance"};
+
 // Geometry and measuring
 inline constexpr Quantity distance{"D", "distance_m", 1.0, "m", 0.001, 100.0, "measuring distance"};
 inline constexpr Quantity width{"w", "width_m", 1.0, "m", 0.02, 5.0, "width of the front"};

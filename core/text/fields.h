@@ -37,6 +37,17 @@ struct IsVector : std::false_type {};
 template <class T>
 struct IsVector<std::vector<T>> : std::true_type {};
 
+/// A number that may be null, in a list or by itself: a meter's reading over its range.
+template <class T>
+inline constexpr bool isNullable = std::is_same_v<T, std::optional<std::optional<double>>> ||
+                                   std::is_same_v<T, std::vector<std::optional<double>>>;
+
+template <class T>
+inline constexpr bool isList = IsVector<T>::value;
+
+template <class T>
+inline constexpr bool isList<std::optional<T>> = isList<T>;
+
 template <class T>
 concept ReadsItself = requires(const Value& value, const std::string& path) {
     T::read(value, path);
@@ -85,7 +96,7 @@ public:
         }
         const std::string path = join(path_, descriptor.key);
         const Value* value = object_.find(descriptor.key);
-        if (value == nullptr || (value->isNull() && IsOptional<M>::value)) {
+        if (value == nullptr || (value->isNull() && IsOptional<M>::value && !isNullable<M>)) {
             missing(member, descriptor, path);
             return;
         }
@@ -140,7 +151,9 @@ private:
                 member = *descriptor.fallback * descriptor.unit;
             }
         } else if constexpr (std::is_same_v<D, quantity::Word>) {
-            member = std::string(*descriptor.fallback);
+            if constexpr (std::is_assignable_v<M&, std::string>) {
+                member = std::string(*descriptor.fallback);
+            }
         } else if constexpr (std::is_enum_v<M>) {
             member = static_cast<M>(*descriptor.fallback);
         } else if constexpr (requires { std::is_enum_v<typename M::value_type>; }) {
@@ -169,7 +182,21 @@ private:
         member = *number * q.unit;
     }
 
-    void take(std::vector<double>& member,
+    void take(std::optional<double>& member,
+              const quantity::Quantity& q,
+              const Value& value,
+              const std::string& path) {
+        if (value.isNull()) {
+            member.reset();
+            return;
+        }
+        double number{};
+        take(number, q, value, path);
+        member = number;
+    }
+
+    template <class Number>
+    void take(std::vector<Number>& member,
               const quantity::Quantity& q,
               const Value& value,
               const std::string& path) {
@@ -181,12 +208,12 @@ private:
         member.clear();
         member.reserve(list->size());
         for (std::size_t i = 0; i < list->size(); ++i) {
-            auto number = readNumber((*list)[i], q, join(path, i));
-            if (!number) {
-                error_ = number.error();
+            Number number{};
+            take(number, q, (*list)[i], join(path, i));
+            if (error_) {
                 return;
             }
-            member.push_back(*number * q.unit);
+            member.push_back(number);
         }
     }
 
@@ -346,11 +373,16 @@ public:
 private:
     static Value give(double member, const quantity::Quantity& q) { return member / q.unit; }
 
-    static Value give(const std::vector<double>& member, const quantity::Quantity& q) {
+    static Value give(const std::optional<double>& member, const quantity::Quantity& q) {
+        return member ? give(*member, q) : Value{};
+    }
+
+    template <class Number>
+    static Value give(const std::vector<Number>& member, const quantity::Quantity& q) {
         Value::List list;
         list.reserve(member.size());
-        for (const double number : member) {
-            list.emplace_back(number / q.unit);
+        for (const Number& number : member) {
+            list.push_back(give(number, q));
         }
         return list;
     }
@@ -404,11 +436,13 @@ public:
     void operator()(const M& /*member*/, const D& descriptor) {
         Value::Object about{{"key", descriptor.key}};
         if constexpr (std::is_same_v<D, quantity::Quantity>) {
-            about.push_back({"kind", IsVector<M>::value ? "numbers" : "number"});
+            about.push_back({"kind",
+                             std::string(isList<M> ? "numbers" : "number") +
+                                 (isNullable<M> ? " or null" : "")});
             about.push_back({"symbol", descriptor.symbol});
             about.push_back({"lowest", descriptor.lowest});
             about.push_back({"highest", descriptor.highest});
-            if (descriptor.fallback) {
+            if (descriptor.fallback && !IsVector<M>::value) {
                 about.push_back({"default", *descriptor.fallback});
             }
         } else if constexpr (std::is_same_v<D, quantity::Whole>) {
@@ -424,12 +458,12 @@ public:
                 about.push_back({"default", *descriptor.fallback});
             }
         } else if constexpr (std::is_same_v<D, quantity::Word>) {
-            about.push_back({"kind", IsVector<M>::value ? "texts" : "text"});
-            if (descriptor.fallback) {
+            about.push_back({"kind", isList<M> ? "texts" : "text"});
+            if (descriptor.fallback && !IsVector<M>::value) {
                 about.push_back({"default", *descriptor.fallback});
             }
         } else if constexpr (std::is_same_v<D, quantity::Group>) {
-            about.push_back({"kind", IsVector<M>::value ? "list of objects" : "object"});
+            about.push_back({"kind", isList<M> ? "list of objects" : "object"});
         } else {
             Value::List names;
             for (const auto name : descriptor.names) {
