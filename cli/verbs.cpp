@@ -6,6 +6,10 @@
 #include "core/bench/decide.h"
 #include "core/bench/lcr.h"
 #include "core/bench/next_check.h"
+#include "core/driver/heat.h"
+#include "core/driver/pair.h"
+#include "core/driver/replacement.h"
+#include "core/driver/wiring.h"
 #include "core/measure/import.h"
 #include "core/network/e_series.h"
 #include "core/network/load.h"
@@ -62,6 +66,10 @@ const std::vector<Verb>& verbs() {
         verb<&sim::grade>("bench", "grade", "points for a diagnosis on the simulated bench"),
         verb<&sim::trial>("bench", "trial", "how well the advice does on seeded speakers"),
         verb<&bench::decide>("bench", "decide", "paths after the diagnosis, by what they cost"),
+        verb<&driver::wiring>("driver", "wiring", "drivers in series and parallel, and their load"),
+        verb<&driver::pairUp>("driver", "pair", "a batch in pairs that are alike"),
+        verb<&driver::match>("driver", "match", "candidates against a driver to replace"),
+        verb<&driver::heat>("driver", "heat", "a hot coil: temperature, level lost, Q"),
         verb<&measure::importTable>(
             "measure", "import", "reads a text table of levels or ohms", &loadTable),
         verb<&network::solveNetwork>("network", "solve", "drives, load and sum of a network"),

@@ -371,20 +371,6 @@ constexpr double trebleFs = 500.0;   ///< Hz: a driver resonating above this tak
 
 } // namespace
 
-double epdr(Complex Z) {
-    const double angle = std::numbers::pi / 6.0 + std::abs(std::arg(Z)) / 3.0;
-    return std::abs(Z) / (8.0 * std::pow(std::sin(angle), 3));
-}
-
-Axis audibleAxis(const curve::Range& extent) {
-    const double from = std::max(20.0, extent.from);
-    const double to = std::min(20000.0, extent.to);
-    Axis axis = curve::within(curve::designAxis(), from * (1.0 + 1e-9), to * (1.0 - 1e-9));
-    axis.insert(axis.begin(), from);
-    axis.push_back(to);
-    return axis;
-}
-
 Result<Lowest>
 leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoads& onAxis) {
     YF_TRY(solution, solve(circuit, onAxis));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/driver/rating.h"
 #include "core/network/network.h"
 
 namespace yf::network {
@@ -45,10 +46,8 @@ struct AmplifierLoad {
     [[nodiscard]] text::Value write() const;
 };
 
-/// Resistor that heats a class-B output device on rails ±V as much at its worst instant:
-///     EPDR = |Z| / (8·sin³(30° + |φ|/3))
-/// Source: Benjamin 1994; closed form in docs/theory/network.md.
-[[nodiscard]] double epdr(Complex Z);
+using driver::audibleAxis;
+using driver::epdr;
 
 /// Least |Z| of a circuit over the axis of `onAxis`: its points, then each valley that could hold
 /// something lower narrowed down between its neighbours (a trap's dip is narrower than a grid
@@ -69,9 +68,6 @@ leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoa
 
 /// The same loads with one driver open.
 [[nodiscard]] Loads withoutDriver(Loads loads, const std::string& driver);
-
-/// 20 Hz to 20 kHz within `extent`: the design axis's points and both ends.
-[[nodiscard]] Axis audibleAxis(const curve::Range& extent);
 
 /// DC resistance of the terminals by rules on the graph: C open unless it leaks, L its DCR, a
 /// driver its DC resistance; nothing where no path exists.
