@@ -6,6 +6,7 @@
 #include "core/bench/decide.h"
 #include "core/bench/lcr.h"
 #include "core/bench/next_check.h"
+#include "core/driver/complete.h"
 #include "core/driver/heat.h"
 #include "core/driver/pair.h"
 #include "core/driver/replacement.h"
@@ -66,6 +67,8 @@ const std::vector<Verb>& verbs() {
         verb<&sim::grade>("bench", "grade", "points for a diagnosis on the simulated bench"),
         verb<&sim::trial>("bench", "trial", "how well the advice does on seeded speakers"),
         verb<&bench::decide>("bench", "decide", "paths after the diagnosis, by what they cost"),
+        verb<&driver::complete>(
+            "driver", "complete", "fills in a data sheet and finds the odd figure"),
         verb<&driver::wiring>("driver", "wiring", "drivers in series and parallel, and their load"),
         verb<&driver::pairUp>("driver", "pair", "a batch in pairs that are alike"),
         verb<&driver::match>("driver", "match", "candidates against a driver to replace"),
