@@ -233,10 +233,12 @@ Linearised linearise(const Sheet& sheet, const Data& data, const Vector& x) {
     return l;
 }
 
-Vector start() {
+/// A woofer, and a tweeter.
+Vector start(bool light) {
     Vector x(static_cast<Eigen::Index>(bases));
-    x << std::log(6.0), std::log(6.0), std::log(0.015), std::log(1e-3), std::log(1.0),
-        std::log(0.015);
+    x << std::log(6.0), std::log(light ? 3.0 : 6.0), std::log(light ? 0.3e-3 : 0.015),
+        std::log(light ? 0.1e-3 : 1e-3), std::log(light ? 0.3 : 1.0),
+        std::log(light ? 0.7e-3 : 0.015);
     return x;
 }
 
@@ -249,8 +251,12 @@ Svd decompose(const Matrix& J) {
     return svd;
 }
 
-Vector solve(const Sheet& sheet, const Data& data) {
-    Vector x = start();
+struct Solution {
+    Vector x;
+    double cost{};
+};
+
+Solution solveFrom(Vector x, const Sheet& sheet, const Data& data) {
     double damping = 1e-3;
     Linearised now = linearise(sheet, data, x);
     for (int k = 0; k < 200; ++k) {
@@ -282,7 +288,25 @@ Vector solve(const Sheet& sheet, const Data& data) {
             }
         }
     }
-    return x;
+    return {x, now.residuals.squaredNorm()};
+}
+
+/// With Mmd and a level but neither Mms nor Sd there are two solutions, Mms = Mmd + k·Sd^1.5 with
+/// Sd/Mms known: the one in which air is the smaller part is the driver.
+Vector solve(const Sheet& sheet, const Data& data) {
+    const Solution first = solveFrom(start(false), sheet, data);
+    if (std::ranges::find(data, index(Figure::Mmd), &Datum::figure) == data.end()) {
+        return first.x;
+    }
+    const Solution second = solveFrom(start(true), sheet, data);
+    constexpr double alike = 1e-6;
+    if (std::abs(first.cost - second.cost) > alike) {
+        return first.cost < second.cost ? first.x : second.x;
+    }
+    const auto airShare = [&](const Vector& x) {
+        return sheet.airLoad(std::exp(x[iSd])) / std::exp(x[iMms]);
+    };
+    return airShare(first.x) <= airShare(second.x) ? first.x : second.x;
 }
 
 /// Solution with what hangs on its rank.
