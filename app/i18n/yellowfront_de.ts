@@ -25,6 +25,737 @@
     </message>
 </context>
 <context>
+    <name>bench</name>
+    <message>
+        <source>nothing wrong with the speaker</source>
+        <translation>am Lautsprecher ist nichts falsch</translation>
+    </message>
+    <message>
+        <source>open voice coil</source>
+        <translation>Schwingspule unterbrochen</translation>
+    </message>
+    <message>
+        <source>broken lead-in wire</source>
+        <translation>Zuleitungslitze gebrochen</translation>
+    </message>
+    <message>
+        <source>shorted turns</source>
+        <translation>Windungsschluss</translation>
+    </message>
+    <message>
+        <source>rubbing voice coil</source>
+        <translation>Schwingspule streift</translation>
+    </message>
+    <message>
+        <source>torn surround</source>
+        <translation>Sicke gerissen</translation>
+    </message>
+    <message>
+        <source>loose coil former or joint</source>
+        <translation>Spulenträger oder Klebung lose</translation>
+    </message>
+    <message>
+        <source>protector open</source>
+        <translation>Schutz unterbrochen</translation>
+    </message>
+    <message>
+        <source>capacitor open</source>
+        <translation>Kondensator unterbrochen</translation>
+    </message>
+    <message>
+        <source>capacitor off its value</source>
+        <translation>Kondensator neben seinem Wert</translation>
+    </message>
+    <message>
+        <source>resistor burnt</source>
+        <translation>Widerstand verbrannt</translation>
+    </message>
+    <message>
+        <source>dirty contact or level control</source>
+        <translation>Kontakt oder Pegelsteller verschmutzt</translation>
+    </message>
+    <message>
+        <source>wired the wrong way round</source>
+        <translation>verpolt angeschlossen</translation>
+    </message>
+    <message>
+        <source>open wire or terminal</source>
+        <translation>Draht oder Klemme unterbrochen</translation>
+    </message>
+    <message>
+        <source>amplifier, source or their cable</source>
+        <translation>Verstärker, Quelle oder deren Kabel</translation>
+    </message>
+    <message>
+        <source>cabinet leaks or buzzes</source>
+        <translation>Gehäuse undicht oder brummt mit</translation>
+    </message>
+    <message>
+        <source>not the driver that belongs there</source>
+        <translation>nicht das Chassis, das dorthin gehört</translation>
+    </message>
+    <message>
+        <source>Look outside the speaker: source, room, or habits.</source>
+        <translation>Außerhalb des Lautsprechers suchen: Quelle, Raum oder Gewohnheiten.</translation>
+    </message>
+    <message>
+        <source>The driver is silent and harmless; recone it or replace it, and find what killed it.</source>
+        <translation>Das Chassis ist stumm und harmlos; neu bespulen oder ersetzen, und finden, was es getötet hat.</translation>
+    </message>
+    <message>
+        <source>The coil may be sound: a new lead-in mends it. Until then it cuts in and out.</source>
+        <translation>Die Spule kann in Ordnung sein: eine neue Litze hilft. Bis dahin setzt es aus.</translation>
+    </message>
+    <message>
+        <source>It can overload and destroy an amplifier: do not connect it again.</source>
+        <translation>Es kann einen Verstärker überlasten und zerstören: nicht wieder anschließen.</translation>
+    </message>
+    <message>
+        <source>It gets worse with every hour and ends as an open coil or shorted turns.</source>
+        <translation>Es wird mit jeder Stunde schlimmer und endet als unterbrochene Spule oder Windungsschluss.</translation>
+    </message>
+    <message>
+        <source>Bass is lost and the coil may leave its centre; a new surround mends it.</source>
+        <translation>Der Bass fehlt und die Spule kann ihre Mitte verlassen; eine neue Sicke hilft.</translation>
+    </message>
+    <message>
+        <source>It buzzes and ends in a rub: glue the joint or recone.</source>
+        <translation>Es schnarrt und endet mit einer streifenden Spule: die Stelle kleben oder neu bespulen.</translation>
+    </message>
+    <message>
+        <source>The driver behind may be sound. Find the cause, then fit the rated part: never a bridge.</source>
+        <translation>Das Chassis dahinter kann in Ordnung sein. Die Ursache finden, dann das Teil mit dem Nennwert einsetzen: nie eine Brücke.</translation>
+    </message>
+    <message>
+        <source>The driver behind it gets nothing; a new capacitor mends it.</source>
+        <translation>Das Chassis dahinter bekommt nichts; ein neuer Kondensator hilft.</translation>
+    </message>
+    <message>
+        <source>The crossover has moved; measure the other side too before changing one alone.</source>
+        <translation>Die Trennung hat sich verschoben; erst die andere Seite messen, dann tauschen, nicht eine allein.</translation>
+    </message>
+    <message>
+        <source>It burnt for a reason: check the driver behind it before fitting a new one.</source>
+        <translation>Er ist nicht grundlos verbrannt: vor dem neuen das Chassis dahinter prüfen.</translation>
+    </message>
+    <message>
+        <source>Clean it, or replace the control by fixed resistors at its setting.</source>
+        <translation>Reinigen, oder den Steller durch feste Widerstände in seiner Stellung ersetzen.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads: the hole in the sum fills.</source>
+        <translation>Die beiden Leitungen tauschen: das Loch in der Summe füllt sich.</translation>
+    </message>
+    <message>
+        <source>Solder or crimp it anew; the drivers may be sound.</source>
+        <translation>Neu löten oder crimpen; die Chassis können in Ordnung sein.</translation>
+    </message>
+    <message>
+        <source>Leave the speaker alone; mains-powered parts go to qualified service.</source>
+        <translation>Den Lautsprecher in Ruhe lassen; netzbetriebene Teile gehören in eine Fachwerkstatt.</translation>
+    </message>
+    <message>
+        <source>Seal or brace the place; the drivers may be sound.</source>
+        <translation>Die Stelle abdichten oder versteifen; die Chassis können in Ordnung sein.</translation>
+    </message>
+    <message>
+        <source>The two sides will not match; find one that fits, or replace the pair.</source>
+        <translation>Die beiden Seiten werden nicht zusammenpassen; ein passendes finden oder das Paar ersetzen.</translation>
+    </message>
+    <message>
+        <source>What the owner hears</source>
+        <translation>Was der Besitzer hört</translation>
+    </message>
+    <message>
+        <source>Look and smell</source>
+        <translation>Ansehen und riechen</translation>
+    </message>
+    <message>
+        <source>Even push</source>
+        <translation>Gleichmäßiger Druck</translation>
+    </message>
+    <message>
+        <source>Level controls</source>
+        <translation>Pegelsteller</translation>
+    </message>
+    <message>
+        <source>Knock on the cabinet</source>
+        <translation>Ans Gehäuse klopfen</translation>
+    </message>
+    <message>
+        <source>Leak</source>
+        <translation>Undichtigkeit</translation>
+    </message>
+    <message>
+        <source>Protectors</source>
+        <translation>Schutzglieder</translation>
+    </message>
+    <message>
+        <source>Cable and terminals</source>
+        <translation>Kabel und Klemmen</translation>
+    </message>
+    <message>
+        <source>Swap left and right</source>
+        <translation>Links und rechts tauschen</translation>
+    </message>
+    <message>
+        <source>Polarity of the pair</source>
+        <translation>Polarität des Paars</translation>
+    </message>
+    <message>
+        <source>Slow sine by ear</source>
+        <translation>Langsamer Sinus nach Gehör</translation>
+    </message>
+    <message>
+        <source>Level close to the cone</source>
+        <translation>Pegel dicht vor der Membran</translation>
+    </message>
+    <message>
+        <source>DC resistance</source>
+        <translation>Gleichstromwiderstand</translation>
+    </message>
+    <message>
+        <source>LCR reading</source>
+        <translation>LCR-Ablesung</translation>
+    </message>
+    <message>
+        <source>Battery pop</source>
+        <translation>Batterietest</translation>
+    </message>
+    <message>
+        <source>Impedance sweep</source>
+        <translation>Impedanzmessung</translation>
+    </message>
+    <message>
+        <source>Capacitor</source>
+        <translation>Kondensator</translation>
+    </message>
+    <message>
+        <source>Resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>the owner says: silent</source>
+        <translation>der Besitzer sagt: stumm</translation>
+    </message>
+    <message>
+        <source>the owner says: quiet or dull</source>
+        <translation>der Besitzer sagt: leise oder dumpf</translation>
+    </message>
+    <message>
+        <source>the owner says: distorted</source>
+        <translation>der Besitzer sagt: verzerrt</translation>
+    </message>
+    <message>
+        <source>the owner says: it buzzes</source>
+        <translation>der Besitzer sagt: es schnarrt</translation>
+    </message>
+    <message>
+        <source>the owner says: thin bass</source>
+        <translation>der Besitzer sagt: dünner Bass</translation>
+    </message>
+    <message>
+        <source>the owner says: comes and goes</source>
+        <translation>der Besitzer sagt: kommt und geht</translation>
+    </message>
+    <message>
+        <source>the owner has no complaint</source>
+        <translation>der Besitzer hat nichts auszusetzen</translation>
+    </message>
+    <message>
+        <source>it smells burnt</source>
+        <translation>es riecht verbrannt</translation>
+    </message>
+    <message>
+        <source>surround or cone torn</source>
+        <translation>Sicke oder Membran gerissen</translation>
+    </message>
+    <message>
+        <source>a break can be seen</source>
+        <translation>ein Bruch ist zu sehen</translation>
+    </message>
+    <message>
+        <source>nothing to be seen or smelt</source>
+        <translation>nichts zu sehen oder zu riechen</translation>
+    </message>
+    <message>
+        <source>an even push scrapes</source>
+        <translation>ein gleichmäßiger Druck kratzt</translation>
+    </message>
+    <message>
+        <source>a push clicks or flops</source>
+        <translation>ein Druck klickt oder schlackert</translation>
+    </message>
+    <message>
+        <source>the cone is stuck</source>
+        <translation>die Membran sitzt fest</translation>
+    </message>
+    <message>
+        <source>an even push is smooth</source>
+        <translation>ein gleichmäßiger Druck ist glatt</translation>
+    </message>
+    <message>
+        <source>a level control scratches or drops out</source>
+        <translation>ein Pegelsteller kratzt oder setzt aus</translation>
+    </message>
+    <message>
+        <source>level controls turn without noise</source>
+        <translation>Pegelsteller drehen ohne Geräusch</translation>
+    </message>
+    <message>
+        <source>a knock makes the cabinet buzz</source>
+        <translation>beim Klopfen schnarrt das Gehäuse</translation>
+    </message>
+    <message>
+        <source>a knock sounds dead</source>
+        <translation>beim Klopfen klingt es tot</translation>
+    </message>
+    <message>
+        <source>the pushed cone snaps back: it leaks</source>
+        <translation>die gedrückte Membran schnellt zurück: undicht</translation>
+    </message>
+    <message>
+        <source>the pushed cone creeps back: tight</source>
+        <translation>die gedrückte Membran kriecht zurück: dicht</translation>
+    </message>
+    <message>
+        <source>a protector is open</source>
+        <translation>ein Schutzglied ist unterbrochen</translation>
+    </message>
+    <message>
+        <source>protectors have continuity</source>
+        <translation>die Schutzglieder haben Durchgang</translation>
+    </message>
+    <message>
+        <source>cable or terminal open or noisy</source>
+        <translation>Kabel oder Klemme unterbrochen oder rauscht</translation>
+    </message>
+    <message>
+        <source>cable and terminals are good</source>
+        <translation>Kabel und Klemmen sind gut</translation>
+    </message>
+    <message>
+        <source>after the swap the fault stays with the amplifier&apos;s channel</source>
+        <translation>nach dem Tausch bleibt der Fehler beim Verstärkerkanal</translation>
+    </message>
+    <message>
+        <source>after the swap the fault is gone</source>
+        <translation>nach dem Tausch ist der Fehler weg</translation>
+    </message>
+    <message>
+        <source>after the swap the fault follows the speaker</source>
+        <translation>nach dem Tausch wandert der Fehler mit dem Lautsprecher</translation>
+    </message>
+    <message>
+        <source>the pair has fuller bass with one side reversed</source>
+        <translation>das Paar hat mehr Bass, wenn eine Seite umgepolt ist</translation>
+    </message>
+    <message>
+        <source>the pair has fuller bass as it is wired</source>
+        <translation>das Paar hat mehr Bass, wie es angeschlossen ist</translation>
+    </message>
+    <message>
+        <source>a slow sine scrapes</source>
+        <translation>ein langsamer Sinus kratzt</translation>
+    </message>
+    <message>
+        <source>a slow sine rattles</source>
+        <translation>ein langsamer Sinus scheppert</translation>
+    </message>
+    <message>
+        <source>a slow sine is not heard</source>
+        <translation>ein langsamer Sinus ist nicht zu hören</translation>
+    </message>
+    <message>
+        <source>a slow sine is clean</source>
+        <translation>ein langsamer Sinus ist sauber</translation>
+    </message>
+    <message>
+        <source>no level close to the cone</source>
+        <translation>kein Pegel dicht vor der Membran</translation>
+    </message>
+    <message>
+        <source>level close to the cone below its twin&apos;s</source>
+        <translation>Pegel dicht vor der Membran unter dem des Zwillings</translation>
+    </message>
+    <message>
+        <source>response close to the cone unlike its twin&apos;s</source>
+        <translation>Frequenzgang dicht vor der Membran anders als beim Zwilling</translation>
+    </message>
+    <message>
+        <source>level close to the cone like its twin&apos;s</source>
+        <translation>Pegel dicht vor der Membran wie beim Zwilling</translation>
+    </message>
+    <message>
+        <source>DC resistance open</source>
+        <translation>Gleichstromwiderstand unterbrochen</translation>
+    </message>
+    <message>
+        <source>DC resistance low</source>
+        <translation>Gleichstromwiderstand niedrig</translation>
+    </message>
+    <message>
+        <source>DC resistance high</source>
+        <translation>Gleichstromwiderstand hoch</translation>
+    </message>
+    <message>
+        <source>DC resistance does not settle</source>
+        <translation>Gleichstromwiderstand beruhigt sich nicht</translation>
+    </message>
+    <message>
+        <source>DC resistance normal</source>
+        <translation>Gleichstromwiderstand normal</translation>
+    </message>
+    <message>
+        <source>LCR reading open</source>
+        <translation>LCR-Ablesung unterbrochen</translation>
+    </message>
+    <message>
+        <source>resistance and inductance both low</source>
+        <translation>Widerstand und Induktivität beide niedrig</translation>
+    </message>
+    <message>
+        <source>LCR reading off in another way</source>
+        <translation>LCR-Ablesung weicht anders ab</translation>
+    </message>
+    <message>
+        <source>LCR reading as expected</source>
+        <translation>LCR-Ablesung wie erwartet</translation>
+    </message>
+    <message>
+        <source>no sound from the battery</source>
+        <translation>die Batterie macht keinen Ton</translation>
+    </message>
+    <message>
+        <source>the battery makes it crackle</source>
+        <translation>die Batterie lässt es knistern</translation>
+    </message>
+    <message>
+        <source>the battery moves it inwards</source>
+        <translation>die Batterie bewegt es nach innen</translation>
+    </message>
+    <message>
+        <source>the battery moves it outwards</source>
+        <translation>die Batterie bewegt es nach außen</translation>
+    </message>
+    <message>
+        <source>impedance sweep open</source>
+        <translation>Impedanzmessung unterbrochen</translation>
+    </message>
+    <message>
+        <source>the resonance peak has collapsed</source>
+        <translation>die Resonanzspitze ist eingebrochen</translation>
+    </message>
+    <message>
+        <source>the resonance peak grows with level</source>
+        <translation>die Resonanzspitze wächst mit dem Pegel</translation>
+    </message>
+    <message>
+        <source>the resonance has moved</source>
+        <translation>die Resonanz hat sich verschoben</translation>
+    </message>
+    <message>
+        <source>impedance sweep as expected</source>
+        <translation>Impedanzmessung wie erwartet</translation>
+    </message>
+    <message>
+        <source>a capacitor is open</source>
+        <translation>ein Kondensator ist unterbrochen</translation>
+    </message>
+    <message>
+        <source>a capacitor is off its value</source>
+        <translation>ein Kondensator liegt neben seinem Wert</translation>
+    </message>
+    <message>
+        <source>capacitors are within tolerance</source>
+        <translation>die Kondensatoren sind in der Toleranz</translation>
+    </message>
+    <message>
+        <source>a resistor is open or off its value</source>
+        <translation>ein Widerstand ist unterbrochen oder neben seinem Wert</translation>
+    </message>
+    <message>
+        <source>resistors are within tolerance</source>
+        <translation>die Widerstände sind in der Toleranz</translation>
+    </message>
+    <message>
+        <source>Amplifier off and disconnected before wires are touched.</source>
+        <translation>Verstärker aus und abgeklemmt, bevor Drähte berührt werden.</translation>
+    </message>
+    <message>
+        <source>A capacitor may hold a charge: discharge it through 100 Ω, do not short it.</source>
+        <translation>Ein Kondensator kann geladen sein: über 100 Ω entladen, nicht kurzschließen.</translation>
+    </message>
+    <message>
+        <source>One wire off the driver, or the network is read with it.</source>
+        <translation>Ein Draht ab vom Chassis, sonst wird die Weiche mitgelesen.</translation>
+    </message>
+    <message>
+        <source>Dabs of less than half a second, 1.5 V.</source>
+        <translation>Kurze Stöße unter einer halben Sekunde, 1,5 V.</translation>
+    </message>
+    <message>
+        <source>A tweeter: one dab of 1.5 V, and listen. Never 9 V.</source>
+        <translation>Ein Hochtöner: ein Stoß mit 1,5 V, und hinhören. Nie 9 V.</translation>
+    </message>
+    <message>
+        <source>Fingers spread evenly; never on a dome tweeter. Strong magnets pinch.</source>
+        <translation>Finger gleichmäßig verteilt; nie auf einer Kalotte. Starke Magnete klemmen.</translation>
+    </message>
+    <message>
+        <source>Push gently, never on a dome.</source>
+        <translation>Sanft drücken, nie auf einer Kalotte.</translation>
+    </message>
+    <message>
+        <source>A bridge is for this test only, current-limited; the rated part goes back.</source>
+        <translation>Eine Brücke gilt nur für diesen Test, strombegrenzt; das Teil mit dem Nennwert kommt zurück.</translation>
+    </message>
+    <message>
+        <source>Only when the coil is known to be good: shorted turns destroy amplifiers.</source>
+        <translation>Nur wenn die Spule erwiesen gut ist: ein Windungsschluss zerstört Verstärker.</translation>
+    </message>
+    <message>
+        <source>Start low.</source>
+        <translation>Leise beginnen.</translation>
+    </message>
+    <message>
+        <source>Start low and ramp; ear protection above 85 dB.</source>
+        <translation>Leise beginnen und steigern; Gehörschutz über 85 dB.</translation>
+    </message>
+    <message>
+        <source>A tweeter is swept from twice its resonance upwards.</source>
+        <translation>Ein Hochtöner wird ab dem Doppelten seiner Resonanz durchfahren.</translation>
+    </message>
+    <message>
+        <source>Solder fumes, and lead in old solder: fresh air, and wash your hands.</source>
+        <translation>Lötdampf, und Blei im alten Lot: frische Luft, und Hände waschen.</translation>
+    </message>
+    <message>
+        <source>The part may be hot.</source>
+        <translation>Das Teil kann heiß sein.</translation>
+    </message>
+    <message>
+        <source>The complaint alone halves the list.</source>
+        <translation>Die Klage allein halbiert die Liste.</translation>
+    </message>
+    <message>
+        <source>Finds tears, breaks and burnt coils without a tool.</source>
+        <translation>Findet Risse, Brüche und verbrannte Spulen ohne Werkzeug.</translation>
+    </message>
+    <message>
+        <source>Finds a coil that rubs, and a cone that is loose or stuck.</source>
+        <translation>Findet eine streifende Spule und eine lose oder feste Membran.</translation>
+    </message>
+    <message>
+        <source>Finds dirty or corroded level controls.</source>
+        <translation>Findet verschmutzte oder korrodierte Pegelsteller.</translation>
+    </message>
+    <message>
+        <source>Finds loose panels.</source>
+        <translation>Findet lose Wände.</translation>
+    </message>
+    <message>
+        <source>Finds leaks of a closed box.</source>
+        <translation>Findet Undichtigkeiten eines geschlossenen Gehäuses.</translation>
+    </message>
+    <message>
+        <source>A blown protector looks like a dead driver.</source>
+        <translation>Ein ausgelöstes Schutzglied sieht aus wie ein totes Chassis.</translation>
+    </message>
+    <message>
+        <source>Finds what is open or oxidised outside the driver.</source>
+        <translation>Findet, was außerhalb des Chassis unterbrochen oder oxidiert ist.</translation>
+    </message>
+    <message>
+        <source>Tells the speaker from the amplifier, source and cable.</source>
+        <translation>Trennt den Lautsprecher von Verstärker, Quelle und Kabel.</translation>
+    </message>
+    <message>
+        <source>Finds one side wired against the other.</source>
+        <translation>Findet, wenn eine Seite gegen die andere angeschlossen ist.</translation>
+    </message>
+    <message>
+        <source>Finds rubs and rattles at the frequency where they sound.</source>
+        <translation>Findet Streifen und Scheppern bei der Frequenz, wo sie klingen.</translation>
+    </message>
+    <message>
+        <source>Compares two drivers without the room.</source>
+        <translation>Vergleicht zwei Chassis ohne den Raum.</translation>
+    </message>
+    <message>
+        <source>Finds an open coil, and many shorted ones.</source>
+        <translation>Findet eine unterbrochene Spule und viele mit Windungsschluss.</translation>
+    </message>
+    <message>
+        <source>Finds shorted turns that hide in the tolerance of DC resistance.</source>
+        <translation>Findet einen Windungsschluss, der sich in der Toleranz des Gleichstromwiderstands versteckt.</translation>
+    </message>
+    <message>
+        <source>Tells alive from dead, and the polarity.</source>
+        <translation>Trennt lebendig von tot, und zeigt die Polarität.</translation>
+    </message>
+    <message>
+        <source>The strongest single check of a coil and its suspension.</source>
+        <translation>Die stärkste einzelne Prüfung von Spule und Aufhängung.</translation>
+    </message>
+    <message>
+        <source>Finds capacitors that drifted or opened.</source>
+        <translation>Findet gedriftete und unterbrochene Kondensatoren.</translation>
+    </message>
+    <message>
+        <source>Finds burnt resistors.</source>
+        <translation>Findet verbrannte Widerstände.</translation>
+    </message>
+    <message>
+        <source>Ask the owner, and listen if it is safe to.</source>
+        <translation>Den Besitzer fragen, und hören, wenn es gefahrlos ist.</translation>
+    </message>
+    <message>
+        <source>Light along the cone: surround, spider, dust cap, glue joints.
+Lead-ins where they leave the cone and at the lugs.
+Smell at the vent or the dust cap.</source>
+        <translation>Licht flach über die Membran: Sicke, Zentrierung, Staubkappe, Klebestellen.
+Litzen, wo sie die Membran verlassen und an den Anschlüssen.
+An der Polkernbohrung oder Staubkappe riechen.</translation>
+    </message>
+    <message>
+        <source>Speaker disconnected, quiet room.
+Three or four finger tips spread evenly around the dust cap; push slowly, let it return.
+Again, turned by a quarter. It counts if it comes twice with an even push.</source>
+        <translation>Lautsprecher abgeklemmt, ruhiger Raum.
+Drei oder vier Fingerkuppen gleichmäßig um die Staubkappe; langsam drücken, zurückkommen lassen.
+Noch einmal, um ein Viertel gedreht. Es zählt, wenn es zweimal bei gleichmäßigem Druck kommt.</translation>
+    </message>
+    <message>
+        <source>Turn each control end to end with quiet music.</source>
+        <translation>Jeden Steller bei leiser Musik von Ende zu Ende drehen.</translation>
+    </message>
+    <message>
+        <source>Knock on every panel, the grille and the terminal plate.</source>
+        <translation>An jede Wand, das Gitter und die Anschlussplatte klopfen.</translation>
+    </message>
+    <message>
+        <source>Push the woofer of a closed box in, hold three seconds, let go.
+It creeps back: tight. It snaps back: leak.</source>
+        <translation>Den Tieftöner eines geschlossenen Gehäuses eindrücken, drei Sekunden halten, loslassen.
+Kriecht er zurück: dicht. Schnellt er zurück: undicht.</translation>
+    </message>
+    <message>
+        <source>Meter on ohms across each breaker, fuse and lamp.
+Fuse and breaker read about 0, a lamp a few ohms.</source>
+        <translation>Messgerät auf Ohm über jeden Automaten, jede Sicherung, jede Lampe.
+Sicherung und Automat zeigen etwa 0, eine Lampe einige Ohm.</translation>
+    </message>
+    <message>
+        <source>Beeper across each wire, and wiggle it.
+Look for corroded push terminals and loose plugs.</source>
+        <translation>Durchgangspieper über jeden Draht, und daran wackeln.
+Nach korrodierten Klemmen und losen Steckern sehen.</translation>
+    </message>
+    <message>
+        <source>Amplifier off. Swap the two speakers at the amplifier, change nothing else.
+Play quietly: where is the fault now?</source>
+        <translation>Verstärker aus. Die beiden Lautsprecher am Verstärker tauschen, sonst nichts ändern.
+Leise spielen: wo ist der Fehler jetzt?</translation>
+    </message>
+    <message>
+        <source>Both sides play the same mono bass, face to face.
+Reverse one side&apos;s leads: fuller or thinner?</source>
+        <translation>Beide Seiten spielen denselben Mono-Bass, einander zugewandt.
+Eine Seite umpolen: voller oder dünner?</translation>
+    </message>
+    <message>
+        <source>20 Hz upwards at 1 W or less, ramped.
+A hand on panels, grille and cable: if a touch stops it, it is the cabinet.</source>
+        <translation>Ab 20 Hz aufwärts mit höchstens 1 W, langsam.
+Eine Hand auf Wände, Gitter und Kabel: hilft die Berührung, ist es das Gehäuse.</translation>
+    </message>
+    <message>
+        <source>Microphone 5 mm before the cone, the same drive for both.
+Compare with the twin: the same within 1 dB?</source>
+        <translation>Mikrofon 5 mm vor der Membran, derselbe Pegel für beide.
+Mit dem Zwilling vergleichen: gleich auf 1 dB?</translation>
+    </message>
+    <message>
+        <source>Lowest range. Tips together: that reading is the leads.
+On the driver&apos;s own lugs, cone still; wait until it settles.
+Repeat it, moving the lead-ins a little.</source>
+        <translation>Niedrigster Bereich. Spitzen zusammen: das zeigt die Messleitungen.
+An den Anschlüssen des Chassis selbst, Membran still; warten, bis es ruhig steht.
+Wiederholen und dabei die Litzen etwas bewegen.</translation>
+    </message>
+    <message>
+        <source>Free air, the same position for both of a pair.
+The meter&apos;s frequency where the driver works; note whether it shows series values.</source>
+        <translation>Frei in Luft, für beide eines Paars in derselben Lage.
+Die Messfrequenz, bei der das Chassis arbeitet; notieren, ob Reihenwerte gezeigt werden.</translation>
+    </message>
+    <message>
+        <source>Plus to plus, a short dab.
+Watch the cone, listen for a clean pop.</source>
+        <translation>Plus an Plus, ein kurzer Stoß.
+Die Membran ansehen, auf ein sauberes Plopp hören.</translation>
+    </message>
+    <message>
+        <source>Sweep at a small level, then twenty decibels higher.
+Compare peak and place with the twin or the data.</source>
+        <translation>Messung mit kleinem Pegel, dann zwanzig Dezibel mehr.
+Höhe und Lage der Spitze mit dem Zwilling oder den Daten vergleichen.</translation>
+    </message>
+    <message>
+        <source>One leg lifted.
+Value and series resistance at 1 kHz, against the print.</source>
+        <translation>Ein Bein abgehoben.
+Wert und Reihenwiderstand bei 1 kHz, gegen den Aufdruck.</translation>
+    </message>
+    <message>
+        <source>One leg free if it is discoloured.
+Ohms against the print.</source>
+        <translation>Ein Bein frei, wenn er verfärbt ist.
+Ohm gegen den Aufdruck.</translation>
+    </message>
+    <message>
+        <source>A new foam surround looks sound and may be glued off its centre; a smell stays for years after a repair.</source>
+        <translation>Eine neue Schaumsicke sieht gut aus und kann außermittig geklebt sein; ein Geruch bleibt nach einer Reparatur jahrelang.</translation>
+    </message>
+    <message>
+        <source>Pressing on one side tilts the coil and makes a good cone rub.</source>
+        <translation>Einseitiger Druck kippt die Spule und lässt eine gute Membran streifen.</translation>
+    </message>
+    <message>
+        <source>Through a network a series capacitor reads open. Good ohms do not exclude shorted turns.</source>
+        <translation>Durch eine Weiche liest ein Reihenkondensator als unterbrochen. Gute Ohm schließen einen Windungsschluss nicht aus.</translation>
+    </message>
+    <message>
+        <source>Series and parallel display give different numbers for the same coil; near resonance the reading is mostly the cone.</source>
+        <translation>Reihen- und Parallelanzeige geben für dieselbe Spule andere Zahlen; nahe der Resonanz ist die Ablesung vor allem die Membran.</translation>
+    </message>
+    <message>
+        <source>Some makers mark the terminals the other way; a midrange may be reversed on purpose.</source>
+        <translation>Manche Hersteller zeichnen die Anschlüsse anders herum; ein Mitteltöner kann mit Absicht umgepolt sein.</translation>
+    </message>
+    <message>
+        <source>A blown protector has a cause: measure the driver next.</source>
+        <translation>Ein ausgelöstes Schutzglied hat eine Ursache: als Nächstes das Chassis messen.</translation>
+    </message>
+    <message>
+        <source>Change one thing at a time.</source>
+        <translation>Immer nur eines ändern.</translation>
+    </message>
+    <message>
+        <source>A porous dust cap or surround leaks as well.</source>
+        <translation>Eine poröse Staubkappe oder Sicke ist auch undicht.</translation>
+    </message>
+    <message>
+        <source>In circuit, the driver in parallel falsifies the reading.</source>
+        <translation>In der Schaltung verfälscht das parallele Chassis die Ablesung.</translation>
+    </message>
+    <message>
+        <source>A driver flat on the bench has its vent shut, and reads wrong.</source>
+        <translation>Ein Chassis flach auf dem Tisch hat seine Polkernbohrung zu und liest falsch.</translation>
+    </message>
+</context>
+<context>
     <name>core</name>
     <message>
         <source>Change %1 to %2</source>

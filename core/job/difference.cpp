@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/difference.h"
 
+#include "core/bench/words.h"
 #include "core/job/edit.h"
 
 #include <algorithm>
@@ -197,6 +198,14 @@ Sentences differences(const Job& before, const Job& after) {
     for (const Take& take : before.takes) {
         if (findTake(after, take.id) == nullptr) {
             said.push_back("take " + take.name + " gone");
+        }
+    }
+    for (const BenchReading& reading : after.readings) {
+        if (std::ranges::find(before.readings, reading.id, &BenchReading::id) ==
+            before.readings.end()) {
+            const Driver* driver = findDriver(after, reading.driver);
+            said.push_back((driver == nullptr ? std::string() : driver->name + ": ") +
+                           bench::outcomeInWords(reading.check, reading.outcome));
         }
     }
     if (before.scales != after.scales || before.units != after.units) {

@@ -332,10 +332,40 @@ bool sameMeasurements(const Job& before, const Job& after) {
     return std::ranges::equal(before.cabinets, after.cabinets, sameDrivers);
 }
 
+const DriverBench* Evaluation::findBench(const std::string& cabinet,
+                                         const std::string& driver) const {
+    const auto found = std::ranges::find_if(
+        *bench, [&](const DriverBench& b) { return b.cabinet == cabinet && b.driver == driver; });
+    return found == bench->end() ? nullptr : &*found;
+}
+
 const CabinetResult* Evaluation::find(const std::string& cabinet) const {
     const auto found = std::ranges::find(cabinets, cabinet, &CabinetResult::cabinet);
     return found == cabinets.end() ? nullptr : &*found;
 }
+
+namespace {
+
+/// What the bench says hangs on readings, drivers, and who stands where beside whom.
+bool sameBench(const Job& before, const Job& after) {
+    const auto sameFront = [](const Cabinet& a, const Cabinet& b) {
+        return a.id == b.id && a.twin == b.twin && a.mounts == b.mounts;
+    };
+    return before.readings == after.readings && before.drivers == after.drivers &&
+           std::ranges::equal(before.cabinets, after.cabinets, sameFront);
+}
+
+std::shared_ptr<const std::vector<DriverBench>> benches(const Job& job, const Assembly& assembly) {
+    auto all = std::make_shared<std::vector<DriverBench>>();
+    for (const Cabinet& cabinet : job.cabinets) {
+        for (const Mount& mount : cabinet.mounts) {
+            all->push_back(benchOf(job, assembly, cabinet.id, mount.driver));
+        }
+    }
+    return all;
+}
+
+} // namespace
 
 Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* earlier) {
     YF_EXPECT(assembly.cabinets.size() == job.cabinets.size());
@@ -347,6 +377,9 @@ Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* ear
                                           ? earlier->evaluation.cabinets[i]
                                           : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
     }
+    evaluation.bench = earlier != nullptr && sameBench(earlier->job, job)
+                           ? earlier->evaluation.bench
+                           : benches(job, assembly);
     evaluation.facts = facts(job, assembly, evaluation);
     evaluation.judgement = speaker::judge(evaluation.facts, limitsOf(job));
     return evaluation;

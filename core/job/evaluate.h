@@ -3,6 +3,7 @@
 
 #include "core/curve/interpolate.h"
 #include "core/driver/resonance.h"
+#include "core/job/bench.h"
 #include "core/job/job.h"
 #include "core/network/load.h"
 #include "core/speaker/findings.h"
@@ -91,6 +92,12 @@ struct Evaluation {
     std::vector<CabinetResult> cabinets;
     std::vector<speaker::Scope> facts;
     speaker::Judgement judgement;
+
+    /// One for each driver on each front; shared, since most changes leave it as it is.
+    std::shared_ptr<const std::vector<DriverBench>> bench;
+
+    [[nodiscard]] const DriverBench* findBench(const std::string& cabinet,
+                                               const std::string& driver) const;
 
     [[nodiscard]] const CabinetResult* find(const std::string& cabinet) const;
 };

@@ -43,7 +43,21 @@ struct CabinetView {
     const Assembly& assembly;
     const Cabinet& cabinet;
     const CabinetResult& result;
+    const Evaluation& evaluation;
 };
+
+/// Readings by hand; they come before what a curve says of the same thing.
+void putReadings(Collector& all, std::size_t scope, const DriverBench& bench) {
+    if (bench.dcr) {
+        constexpr double openReading = 1e6; // Ω: over the range of any meter
+        all.put(scope, "bench.Re_ohm", bench.dcr->dcr.value_or(openReading));
+        if (bench.dcr->dcr && bench.dcr->twinDeviation) {
+            all.put(scope,
+                    "bench.Re_expected_ohm",
+                    *bench.dcr->dcr / (1.0 + *bench.dcr->twinDeviation));
+        }
+    }
+}
 
 void putDriver(Collector& all, std::size_t scope, const Assembly& assembly, const Driver& driver) {
     if (driver.nominal) {
@@ -263,6 +277,9 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
         const Subject subject{.cabinet = cabinet.id, .driver = driver.id};
         const std::size_t inner = all.add(subject, scope);
         putDriver(all, inner, view.assembly, driver);
+        if (const DriverBench* bench = view.evaluation.findBench(cabinet.id, driver.id)) {
+            putReadings(all, inner, *bench);
+        }
         if (const auto least = view.result.unloaded.find(driver.id);
             least != view.result.unloaded.end()) {
             all.put(inner, "net.Zmin_unloaded_ohm", least->second);
@@ -360,7 +377,7 @@ std::vector<Scope> facts(const Job& job, const Assembly& assembly, const Evaluat
     Collector all;
     std::vector<CabinetView> views;
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
-        views.push_back({job, assembly, job.cabinets[i], evaluation.cabinets[i]});
+        views.push_back({job, assembly, job.cabinets[i], evaluation.cabinets[i], evaluation});
         putCabinet(all, views.back());
     }
     for (std::size_t i = 0; i < views.size(); ++i) {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/curve/curve.h"
+#include "core/job/reading.h"
 #include "core/network/circuit.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
@@ -231,6 +232,7 @@ struct Job {
     std::vector<HouseScale> scales; ///< those that differ from the built-in ones
     std::vector<RuleLimit> limits;
     std::vector<Dismissal> dismissals;
+    std::vector<BenchReading> readings; ///< in the order in which they were made
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -242,6 +244,7 @@ struct Job {
         field(self.scales, q::Group{"scales", "house scales of the plots", true});
         field(self.limits, q::Group{"limits", "limits of rules that were changed", true});
         field(self.dismissals, q::Group{"dismissals", "findings set aside", true});
+        field(self.readings, q::Group{"readings", "checks at the bench", true});
     }
 
     bool operator==(const Job&) const = default;

@@ -110,6 +110,7 @@ Edit restoreSnapshot(const Snapshot& snapshot) {
                         restored.takes.push_back(take);
                     }
                 }
+                restored.readings = now.readings; // they only ever join
                 return restored;
             },
             {},
