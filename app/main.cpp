@@ -86,7 +86,7 @@ int main(int argc, char** argv) {
                                    QStringLiteral("linen, graphite, paper or night."),
                                    QStringLiteral("name"));
     const QCommandLineOption stage(QStringLiteral("stage"),
-                                   QStringLiteral("Stage to show: measure or network."),
+                                   QStringLiteral("Stage to show: check, measure or network."),
                                    QStringLiteral("id"),
                                    QStringLiteral("network"));
     const QCommandLineOption driver(QStringLiteral("driver"),
@@ -106,7 +106,7 @@ int main(int argc, char** argv) {
     const QCommandLineOption reveal(
         QStringLiteral("reveal"),
         QStringLiteral("Part of the window to open: start, front-editor, log, help, finder, "
-                       "differences, snapshot, finding:ID; may be given again."),
+                       "differences, snapshot, finding:ID, check:KEY; may be given again."),
         QStringLiteral("part"));
     const QCommandLineOption import(
         QStringLiteral("import"),
@@ -139,10 +139,11 @@ int main(int argc, char** argv) {
         return refuse(QStringLiteral("--size: '%1' given, must be WIDTHxHEIGHT, at least 1024x700")
                           .arg(parser.value(size)));
     }
-    if (parser.value(stage) != QLatin1String("measure") &&
-        parser.value(stage) != QLatin1String("network")) {
-        return refuse(QStringLiteral("--stage: '%1' given, must be measure or network")
-                          .arg(parser.value(stage)));
+    if (const QString wanted = parser.value(stage); wanted != QLatin1String("check") &&
+                                                    wanted != QLatin1String("measure") &&
+                                                    wanted != QLatin1String("network")) {
+        return refuse(
+            QStringLiteral("--stage: '%1' given, must be check, measure or network").arg(wanted));
     }
 
     // Pictures are the same on every machine unless another language is asked for.

@@ -184,9 +184,9 @@ void MainWindow::connectParts() {
     }
     connect(front_, &FrontView::chosen, this, [this](const QString& driver) {
         chooseDriver(driver);
-        // Who clicks a driver wants to see its curves, unless its place is being edited.
-        if (!front_->editing()) {
-            showStage(stages_.front());
+        // Who clicks a driver wants to see it, unless its place is being edited.
+        if (!front_->editing() && !stage_->followsDriver()) {
+            chooseStage(QStringLiteral("measure"));
         }
     });
     connect(front_, &FrontView::tablesGiven, this, &MainWindow::importTables);
@@ -785,6 +785,8 @@ void MainWindow::reveal(const QString& part) {
         showStart();
     } else if (part.startsWith(QLatin1String("finding:"))) {
         findings_->unfold(part.mid(8));
+    } else if (part.startsWith(QLatin1String("check:"))) {
+        stage_->reveal(part);
     } else if (part == QLatin1String("snapshot")) {
         holdSnapshot();
     }

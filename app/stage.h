@@ -54,6 +54,9 @@ public:
     /// Its state in a word or a figure, for the route.
     [[nodiscard]] virtual QString state(const Sight& sight) const = 0;
 
+    /// Whether it is about the driver chosen: it stays when another is clicked on the Front.
+    [[nodiscard]] virtual bool followsDriver() const { return false; }
+
     virtual void display(const Sight& sight) = 0;
 
     /// Leads the eye to where a figure of the line comes from ("impedance", "parts").

@@ -1,13 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/stages.h"
 
+#include "app/check/check_stage.h"
 #include "app/measure/measure_stage.h"
 #include "app/network/network_stage.h"
 
 namespace yf::app {
 
 QVector<Stage*> makeStages(QWidget* parent) {
-    return {new MeasureStage(parent), new NetworkStage(parent)};
+    return {new CheckStage(parent), new MeasureStage(parent), new NetworkStage(parent)};
 }
 
 } // namespace yf::app

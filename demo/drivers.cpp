@@ -94,7 +94,8 @@ InventedDriver campion165() {
             .echoes = {{410.0_us, 0.045}, {1350.0_us, 0.03}},
             .delay = 62.0_us,
             .noiseFloor = 34.0,
-            .seed = 165};
+            .seed = 165,
+            .Mms = 0.0145};
 }
 
 InventedDriver teasel26() {
@@ -118,7 +119,8 @@ InventedDriver teasel26() {
             .echoes = {{300.0_us, 0.06}, {1180.0_us, 0.025}},
             .delay = 4.0_us,
             .noiseFloor = 32.0,
-            .seed = 26};
+            .seed = 26,
+            .Mms = 0.0004};
 }
 
 InventedDriver brome210() {
@@ -142,7 +144,8 @@ InventedDriver brome210() {
             .echoes = {{820.0_us, 0.04}},
             .delay = 96.0_us,
             .noiseFloor = 34.0,
-            .seed = 210};
+            .seed = 210,
+            .Mms = 0.0295};
 }
 
 InventedDriver sorrel130() {
@@ -166,7 +169,25 @@ InventedDriver sorrel130() {
             .echoes = {{520.0_us, 0.04}},
             .delay = 38.0_us,
             .noiseFloor = 33.0,
-            .seed = 130};
+            .seed = 130,
+            .Mms = 0.0078};
+}
+
+sim::Specimen specimenOf(const InventedDriver& d) {
+    // fs, Qms and Qes with one mass: Cms = 1/(ω²Mms), Rms = ωMms/Qms, Bl² = ωMms·Re/Qes.
+    const double w = twoPi * d.impedance.fs;
+    sim::Specimen s;
+    s.motor = {.Re = d.impedance.Re,
+               .Bl = std::sqrt(w * d.Mms * d.impedance.Re / d.impedance.Qes),
+               .Mms = d.Mms,
+               .Cms = 1.0 / (w * w * d.Mms),
+               .Rms = w * d.Mms / d.impedance.Qms,
+               .coil = d.impedance};
+    if (d.shortedTurns > 0.0) {
+        s.fault = "shorted_turns";
+        s.severity = d.shortedTurns;
+    }
+    return s;
 }
 
 std::vector<Complex> response(const InventedDriver& d, const curve::Axis& axis) {
@@ -223,7 +244,14 @@ std::string responseTable(const InventedDriver& d, bool decimalComma) {
 
 std::string impedanceTable(const InventedDriver& d, bool decimalComma) {
     const curve::Axis axis = tableAxis();
-    const auto clean = driver::impedance(d.impedance, axis);
+    auto clean = driver::impedance(d.impedance, axis);
+    if (d.shortedTurns > 0.0) {
+        constexpr double drive = 0.3; // V; no matter without friction
+        const sim::Specimen s = specimenOf(d);
+        std::ranges::transform(axis, clean.begin(), [&](double f) {
+            return *sim::impedance(s, bench::Place::driver, f, drive);
+        });
+    }
     Noise noise(d.seed + 1);
     std::string table = "# " + d.name + " in its cabinet, impedance by a two-channel jig\n";
     table += decimalComma ? "Frequenz Hz;Impedanz Ohm;Phase Grad\n"

@@ -3,6 +3,7 @@
 
 #include "core/curve/curve.h"
 #include "core/driver/impedance.h"
+#include "core/sim/specimen.h"
 
 #include <string>
 #include <vector>
@@ -38,7 +39,12 @@ struct InventedDriver {
     double delay{};      ///< s behind the front's plane: the acoustic centre
     double noiseFloor{}; ///< dB re 20 µPa, of each point
     unsigned seed{};
+    double Mms{};          ///< kg; with the impedance it gives the motor
+    double shortedTurns{}; ///< share of the coil
 };
+
+/// The same driver as something on the bench that meters can be put to.
+[[nodiscard]] sim::Specimen specimenOf(const InventedDriver& driver);
 
 [[nodiscard]] InventedDriver campion165();
 [[nodiscard]] InventedDriver teasel26();

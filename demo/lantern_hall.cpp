@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/lantern_hall.h"
 
+#include "core/job/bench.h"
 #include "core/job/import_take.h"
 #include "core/quantity/literals.h"
+#include "demo/bench.h"
 #include "demo/drivers.h"
 #include "demo/projection_room.h"
 
@@ -32,12 +34,9 @@ InventedDriver apart(InventedDriver driver, double fs, double level, unsigned se
     return driver;
 }
 
-/// A closed turn: braked, screened, a little quieter.
+/// Closed turns: braked, screened, quieter.
 InventedDriver withShortedTurns(InventedDriver driver) {
-    driver.impedance.Qms *= 0.36;
-    driver.impedance.Re *= 0.95;
-    driver.impedance.Le = *driver.impedance.Le * 0.45;
-    driver.impedance.L2 = *driver.impedance.L2 * 0.4;
+    driver.shortedTurns = 0.12;
     driver.level -= 2.1;
     return driver;
 }
@@ -166,11 +165,42 @@ job::Edit renewed() {
     return job::changePart("left", part);
 }
 
+/// What was heard and tried before any instrument was fetched.
+std::vector<job::BenchReading> firstChecks() {
+    const auto seen = [](const char* driver, const char* check, const char* outcome) {
+        job::BenchReading r;
+        r.check = check;
+        r.outcome = outcome;
+        r.cabinet = std::string_view(driver).starts_with("left") ? "left" : "right";
+        r.driver = driver;
+        return r;
+    };
+    return {seen("right-sorrel", "symptom", "distorted"),
+            seen("right-sorrel", "push", "smooth"),
+            seen("left-teasel", "symptom", "thin_bass"),
+            seen("left-teasel", "battery_pop", "moves_in")};
+}
+
 std::string minute(int number) {
     return "2026-03-14T10:" + std::string(number < 10 ? "0" : "") + std::to_string(number) + ":00";
 }
 
 } // namespace
+
+std::optional<sim::Specimen> onTheBench(const std::string& driver) {
+    const auto all = units();
+    const auto found = std::ranges::find_if(all, [&](const Unit& u) { return driver == u.id; });
+    if (found == all.end()) {
+        return driver == "campion"  ? std::optional(specimenOf(campion165()))
+               : driver == "teasel" ? std::optional(specimenOf(teasel26()))
+                                    : std::nullopt;
+    }
+    sim::Specimen specimen = specimenOf(found->driver);
+    if (driver == "left-teasel") {
+        specimen.fault = "reversed_polarity";
+    }
+    return specimen;
+}
 
 std::vector<HallTable> hallTables() {
     std::vector<HallTable> all;
@@ -198,6 +228,11 @@ Result<Record> lanternHall(const std::vector<HallTable>& tables) {
             std::ranges::find_if(all, [&](const Unit& u) { return table.driver == u.id; });
         YF_TRY(done, import(record, table, unit->takenFrom, minute(at++)));
         static_cast<void>(done);
+    }
+    for (job::BenchReading reading : firstChecks()) {
+        reading.at = minute(at++);
+        YF_TRY(added, job::apply(record, job::addReading(reading), reading.at));
+        static_cast<void>(added);
     }
     YF_TRY(taken, job::takeSnapshot(record, "as received", minute(at++)));
     static_cast<void>(taken);

@@ -25,6 +25,10 @@ RULES = {
     "core/": (["core/"], False),
     "cli/": (["core/", "cli/"], False),
     "demo/": (["core/", "demo/"], False),
+    "devices/": (["core/", "devices/"], True),
+    "devices/answers": (["core/", "devices/answers"], False),
+    "devices/stand_in_meter": (["core/", "devices/stand_in_meter"], False),
+    "app/instruments/": (["core/", "demo/bench.h", "devices/", "app/instruments/", "app/widgets/", "app/theme/"], True),
     "app/plots/": (["core/", "app/plots/", "app/widgets/", "app/theme/"], True),
     "app/widgets/": (["core/", "app/widgets/", "app/theme/"], True),
     "app/theme/": (["app/theme/"], True),
@@ -34,12 +38,14 @@ RULES = {
     "app/help/": (["app/help/", "app/theme/"], True),
     "app/desk/": (["core/", "demo/", "app/desk/", "app/document/", "app/evaluation/", "app/front/front_picture.h",
                    "app/widgets/", "app/stage.h"], True),
-    "app/": (["core/", "app/", "demo/"], True),
+    "app/": (["core/", "app/", "demo/", "devices/"], True),
     "speed/": (["core/", "app/", "demo/", "tests/", "speed/"], True),
-    "tests/": (["core/", "cli/", "app/", "demo/", "tests/", "speed/"], True),
+    "tests/": (["core/", "cli/", "app/", "demo/", "devices/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
+STAGES = ["app/check/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
+# Shared rooms that only some of them need.
+USES = {"app/check/": ["app/instruments/", "devices/"]}
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
 
 
@@ -51,7 +57,7 @@ def core_order(root):
 def allowed(path):
     for stage in STAGES:
         if path.startswith(stage):
-            return FOR_STAGES + [stage], True
+            return FOR_STAGES + USES.get(stage, []) + [stage], True
     for room in sorted(RULES, key=len, reverse=True):
         if path.startswith(room):
             return RULES[room]

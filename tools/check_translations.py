@@ -18,7 +18,7 @@ def scan(lupdate, root, files):
     """lupdate over the sources; without -I the contexts would lack their namespace."""
     subprocess.run([lupdate, "-silent", "-I", ".", "-locations", "none", "-no-obsolete",
                     "-tr-function-alias", "QT_TRANSLATE_NOOP+=YF_WORDS", "-source-language", "en",
-                    "app", "core", "-ts", *map(str, files)],
+                    "app", "core", "devices", "-ts", *map(str, files)],
                    cwd=root, check=True, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
 
 

@@ -2446,6 +2446,387 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::CheckCard</name>
+    <message>
+        <source>Choose a check in the list.</source>
+        <translation>Eine Prüfung in der Liste wählen.</translation>
+    </message>
+    <message>
+        <source>%1 min</source>
+        <translation>%1 min</translation>
+    </message>
+    <message>
+        <source>Keep this reading</source>
+        <translation>Diese Ablesung behalten</translation>
+    </message>
+    <message>
+        <source>Readings</source>
+        <translation>Ablesungen</translation>
+    </message>
+    <message>
+        <source>6.1 6.2 6.1, or OL</source>
+        <translation>6,1 6,2 6,1 oder OL</translation>
+    </message>
+    <message>
+        <source>Where the tips are</source>
+        <translation>Wo die Spitzen sind</translation>
+    </message>
+    <message>
+        <source>driver&apos;s lugs</source>
+        <translation>Anschlüsse des Chassis</translation>
+    </message>
+    <message>
+        <source>cabinet&apos;s terminals</source>
+        <translation>Klemmen des Gehäuses</translation>
+    </message>
+    <message>
+        <source>Printed</source>
+        <translation>Aufdruck</translation>
+    </message>
+    <message>
+        <source>Leads, at</source>
+        <translation>Leitungen, an</translation>
+    </message>
+    <message>
+        <source>Frequency of the meter</source>
+        <translation>Messfrequenz des Geräts</translation>
+    </message>
+    <message>
+        <source>Resistance shown</source>
+        <translation>Angezeigter Widerstand</translation>
+    </message>
+    <message>
+        <source>5.42, or OL</source>
+        <translation>5,42 oder OL</translation>
+    </message>
+    <message>
+        <source>0.31 mH</source>
+        <translation>0,31 mH</translation>
+    </message>
+    <message>
+        <source>How the meter shows it</source>
+        <translation>Wie das Messgerät anzeigt</translation>
+    </message>
+    <message>
+        <source>series</source>
+        <translation>in Reihe</translation>
+    </message>
+    <message>
+        <source>parallel</source>
+        <translation>parallel</translation>
+    </message>
+    <message>
+        <source>not known</source>
+        <translation>nicht bekannt</translation>
+    </message>
+    <message>
+        <source>At</source>
+        <translation>Bei</translation>
+    </message>
+    <message>
+        <source>R and L</source>
+        <translation>R und L</translation>
+    </message>
+    <message>
+        <source>Leads, shown in</source>
+        <translation>Leitungen, Anzeige</translation>
+    </message>
+    <message>
+        <source>Battery</source>
+        <translation>Batterie</translation>
+    </message>
+    <message>
+        <source>1.5 V cell: shows all there is to see</source>
+        <translation>1,5-V-Zelle: zeigt alles, was zu sehen ist</translation>
+    </message>
+    <message>
+        <source>9 V block: large woofers only</source>
+        <translation>9-V-Block: nur für große Tieftöner</translation>
+    </message>
+    <message>
+        <source>Write what is printed on the driver first: readings are judged by it.</source>
+        <translation>Zuerst eintragen, was auf dem Chassis steht: daran werden Ablesungen beurteilt.</translation>
+    </message>
+    <message>
+        <source>■ Not now: turns may be shorted, and that can destroy an amplifier. Read DC resistance and LCR first.</source>
+        <translation>■ Jetzt nicht: es kann ein Windungsschluss sein, und der kann einen Verstärker zerstören. Zuerst Gleichstromwiderstand und LCR ablesen.</translation>
+    </message>
+    <message>
+        <source>■ Never 9 V on a tweeter: about 8 W, it can burn it. One dab of 1.5 V, and listen.</source>
+        <translation>■ Nie 9 V an einen Hochtöner: etwa 8 W, das kann ihn verbrennen. Ein Stoß mit 1,5 V, und hinhören.</translation>
+    </message>
+    <message>
+        <source>leads %1</source>
+        <translation>Leitungen %1</translation>
+    </message>
+    <message>
+        <source>count again</source>
+        <translation>wieder zählen</translation>
+    </message>
+    <message>
+        <source>set aside</source>
+        <translation>beiseitelegen</translation>
+    </message>
+    <message>
+        <source>%1: reading of %2</source>
+        <translation>%1: Ablesung von %2</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::CheckList</name>
+    <message>
+        <source>Checks</source>
+        <translation>Prüfungen</translation>
+    </message>
+    <message>
+        <source>Next, most told for its time first</source>
+        <translation>Als Nächstes, was in der Zeit am meisten sagt zuerst</translation>
+    </message>
+    <message>
+        <source>%1 bit in %2 min</source>
+        <translation>%1 bit in %2 min</translation>
+    </message>
+    <message>
+        <source>Done</source>
+        <translation>Gemacht</translation>
+    </message>
+    <message>
+        <source>%1 (curves)</source>
+        <translation>%1 (Kurven)</translation>
+    </message>
+    <message>
+        <source>Not while turns may be shorted</source>
+        <translation>Nicht, solange ein Windungsschluss möglich ist</translation>
+    </message>
+    <message>
+        <source>■ needs an amplifier</source>
+        <translation>■ braucht einen Verstärker</translation>
+    </message>
+    <message>
+        <source>Settled; these are not needed</source>
+        <translation>Geklärt; diese sind nicht nötig</translation>
+    </message>
+    <message>
+        <source>Would tell little</source>
+        <translation>Würden wenig sagen</translation>
+    </message>
+    <message>
+        <source>%1 min</source>
+        <translation>%1 min</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::CheckStage</name>
+    <message>
+        <source>no printed impedance</source>
+        <translation>keine aufgedruckte Impedanz</translation>
+    </message>
+    <message>
+        <source>twin: %1</source>
+        <translation>Zwilling: %1</translation>
+    </message>
+    <message>
+        <source>Found:</source>
+        <translation>Befund:</translation>
+    </message>
+    <message>
+        <source>Write down what was found of this driver; the Front shows it.</source>
+        <translation>Festhalten, was an diesem Chassis gefunden wurde; die Front zeigt es.</translation>
+    </message>
+    <message>
+        <source>not checked</source>
+        <translation>nicht geprüft</translation>
+    </message>
+    <message>
+        <source>sound</source>
+        <translation>in Ordnung</translation>
+    </message>
+    <message>
+        <source>suspect</source>
+        <translation>verdächtig</translation>
+    </message>
+    <message>
+        <source>dead</source>
+        <translation>tot</translation>
+    </message>
+    <message>
+        <source>%1 of %2 sound</source>
+        <translation>%1 von %2 gut</translation>
+    </message>
+    <message>
+        <source>No driver chosen: click one on the Front. Checks are made one driver at a time.</source>
+        <translation>Kein Chassis gewählt: eines auf der Front anklicken. Geprüft wird immer eines.</translation>
+    </message>
+    <message>
+        <source>No check is left that would tell more; what remains possible is shown below.</source>
+        <translation>Keine Prüfung ist übrig, die mehr sagen würde; was möglich bleibt, steht unten.</translation>
+    </message>
+    <message>
+        <source>Best next: %1.</source>
+        <translation>Am besten als Nächstes: %1.</translation>
+    </message>
+    <message>
+        <source>■ No amplifier on this speaker yet: turns may be shorted.</source>
+        <translation>■ Noch kein Verstärker an diesen Lautsprecher: es kann ein Windungsschluss sein.</translation>
+    </message>
+    <message>
+        <source>Check</source>
+        <translation>Prüfen</translation>
+    </message>
+    <message>
+        <source>almost a short circuit</source>
+        <translation>fast ein Kurzschluss</translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation>niedrig</translation>
+    </message>
+    <message>
+        <source>slightly low</source>
+        <translation>etwas niedrig</translation>
+    </message>
+    <message>
+        <source>normal</source>
+        <translation>normal</translation>
+    </message>
+    <message>
+        <source>slightly high</source>
+        <translation>etwas hoch</translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation>hoch</translation>
+    </message>
+    <message>
+        <source>open</source>
+        <translation>unterbrochen</translation>
+    </message>
+    <message>
+        <source>does not settle</source>
+        <translation>beruhigt sich nicht</translation>
+    </message>
+    <message>
+        <source>low against its twin</source>
+        <translation>niedrig gegen den Zwilling</translation>
+    </message>
+    <message>
+        <source>high against its twin</source>
+        <translation>hoch gegen den Zwilling</translation>
+    </message>
+    <message>
+        <source>like its reference</source>
+        <translation>wie die Vergleichswerte</translation>
+    </message>
+    <message>
+        <source>both low, the mark of shorted turns</source>
+        <translation>beide niedrig, das Zeichen eines Windungsschlusses</translation>
+    </message>
+    <message>
+        <source>resistance low</source>
+        <translation>Widerstand niedrig</translation>
+    </message>
+    <message>
+        <source>inductance low</source>
+        <translation>Induktivität niedrig</translation>
+    </message>
+    <message>
+        <source>unlike its reference</source>
+        <translation>anders als die Vergleichswerte</translation>
+    </message>
+    <message>
+        <source>nothing to compare it with yet</source>
+        <translation>noch nichts zum Vergleichen</translation>
+    </message>
+    <message>
+        <source>judged differently in series and in parallel</source>
+        <translation>in Reihe und parallel verschieden beurteilt</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>%1 bis %2</translation>
+    </message>
+    <message>
+        <source>No number: %1. Normal is %2.</source>
+        <translation>Keine Zahl: %1. Normal ist %2.</translation>
+    </message>
+    <message>
+        <source>%1 at 20 °C without the leads, %2 of %3: %4. Normal is %5.</source>
+        <translation>%1 bei 20 °C ohne die Leitungen, %2 von %3: %4. Normal ist %5.</translation>
+    </message>
+    <message>
+        <source>The same as its twin.</source>
+        <translation>Gleich wie der Zwilling.</translation>
+    </message>
+    <message>
+        <source>%1 % below its twin.</source>
+        <translation>%1 % unter dem Zwilling.</translation>
+    </message>
+    <message>
+        <source>%1 % above its twin.</source>
+        <translation>%1 % über dem Zwilling.</translation>
+    </message>
+    <message>
+        <source>Not sure: the meter may be off by %1, which would change the judgement.</source>
+        <translation>Nicht sicher: das Messgerät kann um %1 daneben liegen, was das Urteil ändern würde.</translation>
+    </message>
+    <message>
+        <source>No number: %1.</source>
+        <translation>Keine Zahl: %1.</translation>
+    </message>
+    <message>
+        <source>%1 and %2 in series</source>
+        <translation>%1 und %2 in Reihe</translation>
+    </message>
+    <message>
+        <source>%1: %2 (%3 and %4 of the reference).</source>
+        <translation>%1: %2 (%3 und %4 der Vergleichswerte).</translation>
+    </message>
+    <message>
+        <source>%1: %2.</source>
+        <translation>%1: %2.</translation>
+    </message>
+    <message>
+        <source>Keep it away from an amplifier.</source>
+        <translation>Von einem Verstärker fernhalten.</translation>
+    </message>
+    <message>
+        <source>So close to its resonance the cone is read too: use %1.</source>
+        <translation>So nahe der Resonanz wird die Membran mitgelesen: %1 nehmen.</translation>
+    </message>
+    <message>
+        <source>So close to its resonance the cone is read too.</source>
+        <translation>So nahe der Resonanz wird die Membran mitgelesen.</translation>
+    </message>
+    <message>
+        <source>As series values they are unlikely for this driver: is the meter set to parallel?</source>
+        <translation>Als Reihenwerte sind sie für dieses Chassis unwahrscheinlich: steht das Messgerät auf parallel?</translation>
+    </message>
+    <message>
+        <source>&lt;1 %</source>
+        <translation>&lt;1 %</translation>
+    </message>
+    <message>
+        <source>&gt;99 %</source>
+        <translation>&gt;99 %</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Nothing checked yet</source>
+        <translation>Noch nichts geprüft</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Not settled. Likeliest: %1, %2</source>
+        <translation>Nicht geklärt. Am wahrscheinlichsten: %1, %2</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::CommandFinder</name>
     <message>
         <source>A few letters of a command, driver, take or finding</source>
@@ -2489,6 +2870,33 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1. The work goes on in memory; it is tried again every few seconds.</source>
         <translation>%1. Die Arbeit geht im Speicher weiter; alle paar Sekunden wird es wieder versucht.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::DiagnosisView</name>
+    <message>
+        <source>Diagnosis</source>
+        <translation>Diagnose</translation>
+    </message>
+    <message>
+        <source>%1 does not explain: %2. Check that again, or think of a second fault.</source>
+        <translation>%1 erklärt nicht: %2. Das noch einmal prüfen oder an einen zweiten Fehler denken.</translation>
+    </message>
+    <message>
+        <source>%1 others together %2</source>
+        <translation>%1 andere zusammen %2</translation>
+    </message>
+    <message>
+        <source>settled from %1 on</source>
+        <translation>geklärt ab %1</translation>
+    </message>
+    <message>
+        <source>What the first check shows will stand here with its weight.</source>
+        <translation>Was die erste Prüfung zeigt, steht hier mit seinem Gewicht.</translation>
+    </message>
+    <message>
+        <source>Why, and by how much against %1</source>
+        <translation>Warum, und um wie viel gegen %1</translation>
     </message>
 </context>
 <context>
@@ -3642,6 +4050,77 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::MeterPanel</name>
+    <message>
+        <source>Multimeter</source>
+        <translation>Multimeter</translation>
+    </message>
+    <message>
+        <source>LCR meter</source>
+        <translation>LCR-Messgerät</translation>
+    </message>
+    <message>
+        <source>Where readings come from</source>
+        <translation>Woher Ablesungen kommen</translation>
+    </message>
+    <message>
+        <source>written by hand</source>
+        <translation>von Hand geschrieben</translation>
+    </message>
+    <message>
+        <source>stand-in (simulated)</source>
+        <translation>Ersatzgerät (simuliert)</translation>
+    </message>
+    <message>
+        <source>over the network (SCPI)</source>
+        <translation>über das Netz (SCPI)</translation>
+    </message>
+    <message>
+        <source>serial line (SCPI)</source>
+        <translation>serielle Leitung (SCPI)</translation>
+    </message>
+    <message>
+        <source>serial line (plain lines)</source>
+        <translation>serielle Leitung (einfache Zeilen)</translation>
+    </message>
+    <message>
+        <source>Address of the meter</source>
+        <translation>Adresse des Messgeräts</translation>
+    </message>
+    <message>
+        <source>Connect</source>
+        <translation>Verbinden</translation>
+    </message>
+    <message>
+        <source>Take</source>
+        <translation>Nehmen</translation>
+    </message>
+    <message>
+        <source>Take as leads</source>
+        <translation>Als Leitungen nehmen</translation>
+    </message>
+    <message>
+        <source>Tips held together, the meter shows its own leads; they are taken off every reading.</source>
+        <translation>Mit den Spitzen aneinander zeigt das Gerät seine eigenen Leitungen; sie werden von jeder Ablesung abgezogen.</translation>
+    </message>
+    <message>
+        <source>tips together</source>
+        <translation>Spitzen aneinander</translation>
+    </message>
+    <message>
+        <source>host:port, such as meter:5025</source>
+        <translation>Rechner:Port, etwa meter:5025</translation>
+    </message>
+    <message>
+        <source>/dev/ttyUSB0, or with @19200</source>
+        <translation>/dev/ttyUSB0, oder mit @19200</translation>
+    </message>
+    <message>
+        <source>Disconnect</source>
+        <translation>Trennen</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::NetworkStage</name>
     <message>
         <source>Response</source>
@@ -3840,6 +4319,21 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Close</source>
         <translation>Schließen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::OhmScale</name>
+    <message>
+        <source>%1 on a scale of DC resistance</source>
+        <translation>%1 auf einer Skala des Gleichstromwiderstands</translation>
+    </message>
+    <message>
+        <source>Scale of DC resistance</source>
+        <translation>Skala des Gleichstromwiderstands</translation>
+    </message>
+    <message>
+        <source>twin</source>
+        <translation>Zwilling</translation>
     </message>
 </context>
 <context>
@@ -4119,6 +4613,49 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Earlier states of %1</source>
         <translation>Frühere Stände von %1</translation>
+    </message>
+</context>
+<context>
+    <name>yf::devices::Meter</name>
+    <message>
+        <source>Half an answer came, and no end of it for %1 s.</source>
+        <translation>Eine halbe Antwort kam, und %1 s lang kein Ende.</translation>
+    </message>
+    <message>
+        <source>No answer for %1 s: is the meter on, is its cable in?</source>
+        <translation>Seit %1 s keine Antwort: ist das Gerät an, steckt sein Kabel?</translation>
+    </message>
+    <message>
+        <source>The meter closed the connection. Connect again when it is back.</source>
+        <translation>Das Gerät hat die Verbindung geschlossen. Wieder verbinden, wenn es zurück ist.</translation>
+    </message>
+    <message>
+        <source>No connection to %1: %2</source>
+        <translation>Keine Verbindung zu %1: %2</translation>
+    </message>
+    <message>
+        <source>Connecting to %1 …</source>
+        <translation>Verbindung zu %1 …</translation>
+    </message>
+    <message>
+        <source>%1 does not open: %2</source>
+        <translation>%1 öffnet sich nicht: %2</translation>
+    </message>
+    <message>
+        <source>The serial line to %1 is gone: is its plug out?</source>
+        <translation>Die serielle Leitung zu %1 ist weg: ist der Stecker heraus?</translation>
+    </message>
+    <message>
+        <source>Waiting for %1 …</source>
+        <translation>Warten auf %1 …</translation>
+    </message>
+    <message>
+        <source>This is an LCR meter; DC resistance is wanted.</source>
+        <translation>Das ist ein LCR-Messgerät; gebraucht wird Gleichstromwiderstand.</translation>
+    </message>
+    <message>
+        <source>This is an ohmmeter; an LCR meter is wanted.</source>
+        <translation>Das ist ein Ohmmeter; gebraucht wird ein LCR-Messgerät.</translation>
     </message>
 </context>
 </TS>

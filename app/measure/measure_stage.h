@@ -24,6 +24,8 @@ public:
 
     [[nodiscard]] int place() const override { return 3; }
 
+    [[nodiscard]] bool followsDriver() const override { return true; }
+
     [[nodiscard]] QString state(const Sight& sight) const override;
     void display(const Sight& sight) override;
     void reveal(const QString& figure) override;

@@ -23,7 +23,9 @@ QString withLocalPoint(QString text) {
 }
 
 QString translated(const QString& english) {
-    return QCoreApplication::translate("core", english.toUtf8().constData());
+    const QByteArray utf8 = english.toUtf8();
+    const QString said = QCoreApplication::translate("core", utf8.constData());
+    return said != english ? said : QCoreApplication::translate("bench", utf8.constData());
 }
 
 /// A phrase with places %1, %2 … as a pattern whose places catch anything.

@@ -307,6 +307,24 @@ Edit setReadingAside(const std::string& id, bool aside) {
             }};
 }
 
+Edit changeNominal(const std::string& driver, double nominal) {
+    return {"Change the impedance printed on a driver",
+            [driver, nominal](const Job& job) -> Result<Job> {
+                constexpr double least = 0.5;
+                constexpr double most = 600.0;
+                if (!(nominal >= least && nominal <= most)) {
+                    return Error{"nominal_ohm", "not a rating", "must be 0.5 to 600 ohms"};
+                }
+                Job changed = job;
+                const auto found = std::ranges::find(changed.drivers, driver, &Driver::id);
+                if (found == changed.drivers.end()) {
+                    return Error{"driver", "'" + driver + "' given", "is not in the job"};
+                }
+                found->nominal = nominal;
+                return changed;
+            }};
+}
+
 Edit concludeDriver(const std::string& driver, Condition condition) {
     constexpr std::string_view names[] = {"not checked", "sound", "suspect", "dead"};
     return {"Find a driver " + std::string(names[static_cast<std::size_t>(condition)]),

@@ -75,6 +75,9 @@ withOutcome(const Job& job, const Assembly& assembly, BenchReading reading);
 /// No longer counted, or counted again.
 [[nodiscard]] Edit setReadingAside(const std::string& id, bool aside);
 
+/// What is printed on a driver: readings are judged by it. Fails: outside 0.5 to 600 Ω.
+[[nodiscard]] Edit changeNominal(const std::string& driver, double nominal);
+
 /// What was found of a driver, as an edit of its condition.
 [[nodiscard]] Edit concludeDriver(const std::string& driver, Condition condition);
 

@@ -1,0 +1,33 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/bench.h"
+
+#include <QListWidget>
+
+namespace yf::app {
+
+/// All checks: first what is worth doing next with what it tells for its time, then what was done
+/// and showed, then what must wait, then what would tell little.
+class CheckList final : public QListWidget {
+    Q_OBJECT
+
+public:
+    explicit CheckList(QWidget* parent = nullptr);
+
+    void display(const job::DriverBench& bench);
+
+    /// Marks the check whose card is open.
+    void setOpen(const QString& check);
+
+Q_SIGNALS:
+    void wanted(const QString& check);
+
+private:
+    void caption(const QString& text);
+    void row(const std::string& check, const QString& told, double gain);
+
+    QString open_;
+};
+
+} // namespace yf::app

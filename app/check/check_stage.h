@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/stage.h"
+
+class QLabel;
+class QScrollArea;
+class QToolButton;
+
+namespace yf::app {
+
+class CheckCard;
+class CheckList;
+class DiagnosisView;
+
+/// What is wrong with a driver, how sure that is, and which check to make next.
+class CheckStage final : public Stage {
+    Q_OBJECT
+
+public:
+    explicit CheckStage(QWidget* parent = nullptr);
+
+    [[nodiscard]] QString id() const override { return QStringLiteral("check"); }
+
+    [[nodiscard]] QString title() const override { return tr("Check"); }
+
+    [[nodiscard]] int place() const override { return 2; }
+
+    [[nodiscard]] bool followsDriver() const override { return true; }
+
+    [[nodiscard]] QString state(const Sight& sight) const override;
+    void display(const Sight& sight) override;
+    void reveal(const QString& figure) override;
+
+private:
+    void open(const std::string& check);
+    void showVerdict(const job::DriverBench* bench);
+
+    Sight sight_;
+    std::string chosen_; ///< by hand; empty: the best next one
+    QLabel* name_{};
+    QLabel* verdict_{};
+    QLabel* meaning_{};
+    QLabel* bar_{};
+    DiagnosisView* diagnosis_{};
+    CheckCard* card_{};
+    QScrollArea* cardArea_{};
+    CheckList* list_{};
+    QVector<QToolButton*> conditions_;
+};
+
+} // namespace yf::app

@@ -1,0 +1,272 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The check stage on the real window: readings by hand and through simulated meters, what they are
+// judged to be, and where the diagnosis goes.
+#include "app/check/check_list.h"
+#include "app/front/front_view.h"
+#include "app/instruments/meter_panel.h"
+#include "app/start/start_page.h"
+#include "app/widgets/quantity_field.h"
+#include "core/job/store/store.h"
+#include "demo/lantern_hall.h"
+#include "tests/support/test_window.h"
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QLabel>
+#include <QPushButton>
+#include <QTest>
+#include <QToolButton>
+
+namespace yf::test {
+
+namespace {
+
+using job::BenchReading;
+
+class CheckTest : public WindowTest {
+protected:
+    void SetUp() override {
+        path = folder.path("hall.yfjob");
+        const auto record = demo::lanternHall(demo::hallTables());
+        ASSERT_TRUE(record.ok());
+        ASSERT_TRUE(job::store::Store::create(path, *record).ok());
+        openWindow();
+        window->chooseStage(QStringLiteral("check"));
+    }
+
+    const job::Job& job() { return window->document()->job(); }
+
+    QString said(const char* label) { return find<QLabel>(label)->text(); }
+
+    /// Clicks a row of the list of checks, wherever it stands now.
+    void openCheck(const char* check) {
+        auto* list = find<app::CheckList>("check_list");
+        for (int row = 0; row < list->count(); ++row) {
+            if (list->item(row)->data(Qt::UserRole).toString() == QLatin1String(check)) {
+                list->scrollToItem(list->item(row));
+                click(list->viewport(), list->visualItemRect(list->item(row)).center());
+                return;
+            }
+        }
+        FAIL() << check << " is not in the list";
+    }
+
+    void outcome(const char* key) {
+        click(find<QPushButton>((std::string("outcome_") + key).c_str()));
+        settle();
+    }
+
+    void write(const char* field, const char* text) {
+        auto* line = find<QLineEdit>(field);
+        line->setFocus();
+        line->selectAll();
+        type(text);
+    }
+
+    void chooseSource(const char* combo, int index) {
+        auto* box = find<QComboBox>(combo);
+        box->setFocus();
+        for (int i = box->currentIndex(); i < index; ++i) {
+            press(Qt::Key_Down);
+        }
+    }
+
+    bool live(const char* panel) {
+        return QTest::qWaitFor(
+            [&] {
+                return find<app::MeterPanel>(panel)->meter().state() == devices::MeterState::live;
+            },
+            10000);
+    }
+
+    const job::DriverBench* bench(const char* cabinet, const char* driver) {
+        return window->present()->evaluation.findBench(cabinet, driver);
+    }
+};
+
+} // namespace
+
+TEST_F(CheckTest, shortedTurnsAreFoundFromTheFirstScreenThroughTheMeters) {
+    window = std::make_unique<app::MainWindow>(ask);
+    window->resize(1280, 800);
+    window->show();
+    ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
+    int actions = 0;
+    ++actions; // 1: the demo
+    click(find<QPushButton>("start_demo"));
+    settle();
+    ++actions; // 2: the cabinet that scrapes
+    click(find<QToolButton>("chip_right"));
+    ++actions; // 3: the stage
+    click(find<QToolButton>("route_check"));
+    ++actions; // 4: its midrange
+    auto* front = find<app::FrontView>("front");
+    click(front, *front->placeOf("right-sorrel"));
+    settle();
+    EXPECT_LT(bench("right", "right-sorrel")->diagnosis.topP, 0.9) << "the curves alone do not say";
+
+    ++actions; // 5: DC resistance
+    openCheck("dcr");
+    ++actions; // 6: the stand-in
+    chooseSource("meter_ohms_source", 1);
+    ASSERT_TRUE(live("meter_ohms"));
+    ++actions; // 7: tips together
+    click(find<QCheckBox>("meter_ohms_together"), QPoint(8, 12));
+    const auto shows = [&](double most) {
+        return QTest::qWaitFor(
+            [&] {
+                const auto& ohms = find<app::MeterPanel>("meter_ohms")->meter().ohms();
+                return ohms && ohms->ohms && (*ohms->ohms < 1.0) == (most < 1.0);
+            },
+            5000);
+    };
+    ASSERT_TRUE(shows(0.5));
+    ++actions; // 8: that is the leads
+    click(find<QPushButton>("meter_ohms_leads"));
+    EXPECT_NEAR(find<app::QuantityField>("check_leads")->value(), 0.30, 0.02);
+    ++actions; // 9: tips on the driver
+    click(find<QCheckBox>("meter_ohms_together"), QPoint(8, 12));
+    ASSERT_TRUE(shows(8.0));
+    for (int i = 0; i < 3; ++i) {
+        ++actions; // 10, 11, 12: three readings
+        click(find<QPushButton>("meter_ohms_take"));
+        ASSERT_TRUE(live("meter_ohms"));
+    }
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("low against its twin")))
+        << said("check_judgement").toStdString();
+    ++actions; // 13: kept
+    click(find<QPushButton>("check_keep"));
+    settle();
+
+    ++actions; // 14: LCR
+    openCheck("lcr");
+    ++actions; // 15: the stand-in
+    chooseSource("meter_lcr_source", 1);
+    ASSERT_TRUE(live("meter_lcr"));
+    ++actions; // 16: the reading
+    click(find<QPushButton>("meter_lcr_take"));
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("the mark of shorted turns")))
+        << said("check_judgement").toStdString();
+    ++actions; // 17: kept
+    click(find<QPushButton>("check_keep"));
+    settle();
+
+    const job::DriverBench* found = bench("right", "right-sorrel");
+    EXPECT_EQ(found->diagnosis.top, "shorted_turns");
+    EXPECT_GE(found->diagnosis.topP, 0.9);
+    EXPECT_TRUE(said("check_verdict").startsWith(QStringLiteral("Shorted turns: ")));
+    EXPECT_TRUE(said("check_meaning").contains(QStringLiteral("destroy an amplifier")));
+    EXPECT_LT(actions, 25);
+    EXPECT_EQ(ask.asked, 0) << "no dialog";
+    // What was read is in the job as the meters showed it.
+    const auto& readings = job().readings;
+    ASSERT_GE(readings.size(), 2U);
+    EXPECT_EQ(readings[readings.size() - 2].ohms.size(), 3U);
+    EXPECT_EQ(readings[readings.size() - 2].instrument, "Yellowfront stand-in multimeter");
+    EXPECT_EQ(readings.back().frequency, 1000.0);
+}
+
+TEST_F(CheckTest, aReadingByHandIsJudgedWhileItIsWritten) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    const std::size_t before = job().readings.size();
+    openCheck("dcr");
+    EXPECT_FALSE(find<QPushButton>("check_keep")->isEnabled()) << "nothing written";
+    write("check_readings", "6,3 6.4 6.3");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("normal")))
+        << said("check_judgement").toStdString();
+    write("check_readings", "OL");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("open")));
+    write("check_readings", "6.x");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("'6.x'")));
+    EXPECT_FALSE(find<QPushButton>("check_keep")->isEnabled());
+    EXPECT_EQ(job().readings.size(), before) << "judged, not kept";
+    write("check_readings", "6.3 6.4 6.3");
+    press(Qt::Key_Return);
+    settle();
+    ASSERT_EQ(job().readings.size(), before + 1);
+    EXPECT_EQ(job().readings.back().outcome, "normal");
+    EXPECT_EQ(job().readings.back().resolution, 0.1);
+    EXPECT_TRUE(job().readings.back().instrument.empty());
+}
+
+TEST_F(CheckTest, aNewReadingJoinsTheOldAndOneCanBeSetAside) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    const std::size_t before = job().readings.size();
+    for (const char* reading : {"6.3", "OL"}) {
+        openCheck("dcr");
+        write("check_readings", reading);
+        press(Qt::Key_Return);
+        settle();
+    }
+    ASSERT_EQ(job().readings.size(), before + 2);
+    const auto saysOf = [&](const char* outcome) {
+        return std::ranges::any_of(bench("left", "left-brome")->evidence,
+                                   [&](const job::BenchEvidence& e) {
+                                       return e.evidence == bench::Evidence{"dcr", outcome};
+                                   });
+    };
+    EXPECT_TRUE(saysOf("open")) << "the newest counts";
+    openCheck("dcr");
+    click(find<QToolButton>(("aside_" + job().readings.back().id).c_str()));
+    QApplication::processEvents();
+    settle();
+    ASSERT_EQ(job().readings.size(), before + 2) << "nothing is lost";
+    EXPECT_TRUE(job().readings.back().setAside);
+    EXPECT_TRUE(saysOf("normal"));
+    find<QAction>("action_undo")->trigger();
+    settle();
+    EXPECT_FALSE(job().readings.back().setAside);
+}
+
+TEST_F(CheckTest, amplifiersWaitWhileTurnsMayBeShorted) {
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    EXPECT_FALSE(find<QLabel>("check_barred")->isHidden());
+    openCheck("tone_sweep");
+    EXPECT_FALSE(find<QPushButton>("outcome_clean")->isEnabled());
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("Not now")));
+    // A sound driver may be heard.
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    EXPECT_TRUE(find<QLabel>("check_barred")->isHidden());
+}
+
+TEST_F(CheckTest, nineVoltsNeverGoOnATweeter) {
+    window->chooseDriver(QStringLiteral("left-teasel"));
+    settle();
+    openCheck("battery_pop");
+    EXPECT_TRUE(find<QPushButton>("outcome_moves_in")->isEnabled());
+    chooseSource("check_voltage", 1);
+    EXPECT_FALSE(find<QPushButton>("outcome_moves_in")->isEnabled());
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("Never 9 V")));
+}
+
+TEST_F(CheckTest, conclusionsGoToTheFrontAndTheRoute) {
+    window->chooseDriver(QStringLiteral("right-teasel"));
+    settle();
+    EXPECT_TRUE(find<QToolButton>("route_check")->text().contains(QStringLiteral("6 of 8 sound")));
+    outcome("no_complaint");
+    EXPECT_EQ(job().readings.back().check, "symptom");
+    click(find<QToolButton>("found_sound"));
+    settle();
+    EXPECT_EQ(job::findDriver(job(), "right-teasel")->condition, job::Condition::sound);
+    EXPECT_TRUE(find<QToolButton>("route_check")->text().contains(QStringLiteral("7 of 8 sound")));
+}
+
+TEST_F(CheckTest, troubleOfAMeterIsToldInItsPanel) {
+    openCheck("dcr");
+    chooseSource("meter_ohms_source", 2);
+    write("meter_ohms_address", "nowhere");
+    press(Qt::Key_Return);
+    EXPECT_TRUE(said("meter_ohms_said").contains(QStringLiteral("tcp:HOST:PORT")));
+    write("meter_ohms_address", "127.0.0.1:1");
+    press(Qt::Key_Return);
+    EXPECT_TRUE(QTest::qWaitFor(
+        [&] { return said("meter_ohms_said").contains(QStringLiteral("No connection")); }, 5000));
+    EXPECT_TRUE(find<QPushButton>("meter_ohms_take")->isHidden() ||
+                !find<QPushButton>("meter_ohms_take")->isVisible());
+}
+
+} // namespace yf::test
