@@ -85,10 +85,11 @@ int main(int argc, char** argv) {
     const QCommandLineOption theme(QStringLiteral("theme"),
                                    QStringLiteral("linen, graphite, paper or night."),
                                    QStringLiteral("name"));
-    const QCommandLineOption stage(QStringLiteral("stage"),
-                                   QStringLiteral("Stage to show: check, measure or network."),
-                                   QStringLiteral("id"),
-                                   QStringLiteral("network"));
+    const QCommandLineOption stage(
+        QStringLiteral("stage"),
+        QStringLiteral("Stage to show: intake, check, measure or network."),
+        QStringLiteral("id"),
+        QStringLiteral("network"));
     const QCommandLineOption driver(QStringLiteral("driver"),
                                     QStringLiteral("Driver to choose, by id or name."),
                                     QStringLiteral("name"));
@@ -139,11 +140,13 @@ int main(int argc, char** argv) {
         return refuse(QStringLiteral("--size: '%1' given, must be WIDTHxHEIGHT, at least 1024x700")
                           .arg(parser.value(size)));
     }
-    if (const QString wanted = parser.value(stage); wanted != QLatin1String("check") &&
-                                                    wanted != QLatin1String("measure") &&
-                                                    wanted != QLatin1String("network")) {
-        return refuse(
-            QStringLiteral("--stage: '%1' given, must be check, measure or network").arg(wanted));
+    static const QStringList stages{QStringLiteral("intake"),
+                                    QStringLiteral("check"),
+                                    QStringLiteral("measure"),
+                                    QStringLiteral("network")};
+    if (!stages.contains(parser.value(stage))) {
+        return refuse(QStringLiteral("--stage: '%1' given, must be one of %2")
+                          .arg(parser.value(stage), stages.join(QStringLiteral(", "))));
     }
 
     // Pictures are the same on every machine unless another language is asked for.

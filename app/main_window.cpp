@@ -23,6 +23,7 @@
 #include "app/widgets/words.h"
 #include "core/job/front_edit.h"
 #include "core/job/import_take.h"
+#include "core/job/intake_edit.h"
 #include "core/job/store/earlier.h"
 #include "core/report/finding_text.h"
 #include "core/report/line.h"
@@ -278,6 +279,12 @@ void MainWindow::connectStage(Stage* stage) {
     connect(stage, &Stage::previewEnded, &desk_, &Desk::endLook);
     connect(stage, &Stage::tablesGiven, this, &MainWindow::importTables);
     connect(stage, &Stage::tablesWanted, this, &MainWindow::askTables);
+    connect(stage, &Stage::picturesGiven, this, &MainWindow::addPictures);
+    connect(stage, &Stage::picturesWanted, this, &MainWindow::askPictures);
+    connect(stage, &Stage::stageWanted, this, [this](const QString& id, const QString& figure) {
+        chooseStage(id);
+        stage_->reveal(figure);
+    });
 }
 
 void MainWindow::connectDesk() {
@@ -427,7 +434,10 @@ void MainWindow::showFinding(const speaker::Finding& finding) {
         desk_.chooseDriver(words(subject.driver));
     }
     const bool ofTake = !subject.take.empty();
-    chooseStage(ofTake ? QStringLiteral("measure") : QStringLiteral("network"));
+    chooseStage(ofTake                           ? QStringLiteral("measure")
+                : rule.id.starts_with("intake.") ? QStringLiteral("intake")
+                : rule.id.starts_with("bench.")  ? QStringLiteral("check")
+                                                 : QStringLiteral("network"));
     // The crossover that it is about, if it is about one.
     std::optional<double> fx;
     for (const speaker::Scope& scope : desk_.sight().present->evaluation.facts) {
@@ -589,6 +599,24 @@ void MainWindow::askMeasurements() {
                                   tr("Measurements"),
                                   tr("Tables and impulse responses (*.txt *.csv *.frd *.zma *.dat "
                                      "*.wav);;All files (*)")));
+}
+
+void MainWindow::askPictures() {
+    addPictures(
+        ask_.filesToOpen(this, tr("Pictures of the speaker"), tr("Pictures (*.png *.jpg *.jpeg)")));
+}
+
+void MainWindow::addPictures(const QStringList& files) {
+    for (const QString& path : files) {
+        QFile file(path);
+        if (!file.open(QIODevice::ReadOnly)) {
+            notice_->tell(Gravity::stop, QStringLiteral("%1: %2").arg(path, file.errorString()));
+            continue;
+        }
+        // One byte more than is allowed is enough to be refused by size.
+        const QByteArray bytes = file.read(static_cast<qint64>(job::largestPhoto) + 1);
+        desk_.apply(job::addPhoto(QFileInfo(path).fileName().toStdString(), bytes.toStdString()));
+    }
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {

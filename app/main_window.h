@@ -115,6 +115,8 @@ private:
     void askPlace();
     void askTables(const QString& driver);
     void askMeasurements();
+    void askPictures();
+    void addPictures(const QStringList& files);
     void previewFiles(const QString& driver, const QStringList& files);
     void leaveImport();
     void savePicture(Plot& plot, PictureFormat format);

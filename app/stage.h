@@ -75,6 +75,13 @@ Q_SIGNALS:
     /// Files dropped or chosen for a driver.
     void tablesGiven(const QString& driver, const QStringList& files);
     void tablesWanted(const QString& driver);
+
+    /// Photographs dropped, or to be chosen, for the job.
+    void picturesGiven(const QStringList& files);
+    void picturesWanted();
+
+    /// Another stage, and what to show there.
+    void stageWanted(const QString& id, const QString& figure);
 };
 
 } // namespace yf::app

@@ -2,13 +2,17 @@
 #include "app/stages.h"
 
 #include "app/check/check_stage.h"
+#include "app/intake/intake_stage.h"
 #include "app/measure/measure_stage.h"
 #include "app/network/network_stage.h"
 
 namespace yf::app {
 
 QVector<Stage*> makeStages(QWidget* parent) {
-    return {new CheckStage(parent), new MeasureStage(parent), new NetworkStage(parent)};
+    return {new IntakeStage(parent),
+            new CheckStage(parent),
+            new MeasureStage(parent),
+            new NetworkStage(parent)};
 }
 
 } // namespace yf::app

@@ -117,6 +117,34 @@ Result<job::Job> asItCameIn() {
            floorStander("right",
                         {"C1 49uF esr=0.21 printed=47uF", "C3 9.4uF esr=1.1 printed=6.8uF", 1}));
     job.cabinets.insert(job.cabinets.begin(), {left, right});
+    job.complaint = "Thin sound on the left, a scrape on the right since the summer festival. The "
+                    "right treble was gone for a night and came back.";
+    job.aim = job::Aim::asItWas;
+    for (job::Cabinet* cabinet : {&job.cabinets[0], &job.cabinets[1]}) {
+        const bool isLeft = cabinet->id == "left";
+        cabinet->protectors = {
+            {.id = "protector-1",
+             .kind = job::ProtectorKind::breaker,
+             .driver = cabinet->id + "-teasel",
+             .rating = isLeft ? std::optional<double>() : 1.6,
+             .state = isLeft ? job::ProtectorState::bridged : job::ProtectorState::open,
+             .wasBridged = isLeft}};
+        cabinet->oldParts = {
+            {.id = "part-1",
+             .kind = job::OldPartKind::levelControl,
+             .name = "treble level",
+             .condition = isLeft ? job::OldPartCondition::good : job::OldPartCondition::bad,
+             .note = isLeft ? "" : "scratches, drops out near the middle"},
+            {.id = "part-2",
+             .kind = job::OldPartKind::terminal,
+             .name = "push terminals",
+             .condition = job::OldPartCondition::doubtful,
+             .note = "green with verdigris"},
+            {.id = "part-3",
+             .kind = job::OldPartKind::capacitor,
+             .name = "C1, 47 µF bipolar",
+             .condition = job::OldPartCondition::doubtful}};
+    }
     for (const Unit& unit : units()) {
         const bool woofer = unit.driver.name.starts_with("Brome");
         const bool mid = unit.driver.name.starts_with("Sorrel");

@@ -43,7 +43,7 @@ RULES = {
     "tests/": (["core/", "cli/", "app/", "demo/", "devices/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/check/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
+STAGES = ["app/check/", "app/intake/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
 # Shared rooms that only some of them need.
 USES = {"app/check/": ["app/instruments/", "devices/"]}
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]

@@ -2433,6 +2433,210 @@ Ohm gegen den Aufdruck.</translation>
         <source>a part&apos;s value must be above zero; to be without it, take it out</source>
         <translation>der Wert eines Bauteils muss über null liegen; um darauf zu verzichten, herausnehmen</translation>
     </message>
+    <message>
+        <source>breaker</source>
+        <translation>Sicherungsautomat</translation>
+    </message>
+    <message>
+        <source>fuse</source>
+        <translation>Sicherung</translation>
+    </message>
+    <message>
+        <source>PTC</source>
+        <translation>PTC</translation>
+    </message>
+    <message>
+        <source>lamp</source>
+        <translation>Lampe</translation>
+    </message>
+    <message>
+        <source>terminal</source>
+        <translation>Klemme</translation>
+    </message>
+    <message>
+        <source>wire</source>
+        <translation>Draht</translation>
+    </message>
+    <message>
+        <source>level control</source>
+        <translation>Pegelsteller</translation>
+    </message>
+    <message>
+        <source>switch</source>
+        <translation>Schalter</translation>
+    </message>
+    <message>
+        <source>damping</source>
+        <translation>Dämmung</translation>
+    </message>
+    <message>
+        <source>grille</source>
+        <translation>Gitter</translation>
+    </message>
+    <message>
+        <source>something else</source>
+        <translation>etwas anderes</translation>
+    </message>
+    <message>
+        <source>Turns are shorted, the checks say</source>
+        <translation>Windungsschluss, sagen die Prüfungen</translation>
+    </message>
+    <message>
+        <source>Together the checks leave hardly anything else; the evidence table is judgement, not statistics.</source>
+        <translation>Zusammen lassen die Prüfungen kaum etwas anderes übrig; die Tabelle ist Urteil, keine Statistik.</translation>
+    </message>
+    <message>
+        <source>Connect no amplifier; set it beside its twin once more, then recone or replace it.</source>
+        <translation>Keinen Verstärker anschließen; noch einmal neben den Zwilling legen, dann neu bespulen oder ersetzen.</translation>
+    </message>
+    <message>
+        <source>A protector is bridged</source>
+        <translation>Ein Schutzglied ist überbrückt</translation>
+    </message>
+    <message>
+        <source>A bridge is for a test only: behind it nothing saves the driver, or the room from a fire.</source>
+        <translation>Eine Brücke gilt nur für einen Test: dahinter rettet nichts das Chassis, oder den Raum vor Feuer.</translation>
+    </message>
+    <message>
+        <source>Fit a part of the printed rating, enter it, and read its continuity.</source>
+        <translation>Ein Teil mit dem aufgedruckten Nennwert einsetzen, ihn eintragen und den Durchgang ablesen.</translation>
+    </message>
+    <message>
+        <source>A protector is open</source>
+        <translation>Ein Schutzglied ist unterbrochen</translation>
+    </message>
+    <message>
+        <source>What is behind it is silent and may be sound; it opened for a reason.</source>
+        <translation>Was dahinter liegt, ist stumm und kann in Ordnung sein; es hat nicht grundlos ausgelöst.</translation>
+    </message>
+    <message>
+        <source>Measure the driver behind it, find the cause, then fit the rated part.</source>
+        <translation>Das Chassis dahinter messen, die Ursache finden, dann das Teil mit dem Nennwert einsetzen.</translation>
+    </message>
+    <message>
+        <source>A part of the old speaker is bad</source>
+        <translation>Ein Teil des alten Lautsprechers ist schlecht</translation>
+    </message>
+    <message>
+        <source>It was found bad when the speaker came in.</source>
+        <translation>Es wurde bei der Annahme für schlecht befunden.</translation>
+    </message>
+    <message>
+        <source>Clean, mend or replace it, then change its condition in the list.</source>
+        <translation>Reinigen, instand setzen oder ersetzen, dann seinen Zustand in der Liste ändern.</translation>
+    </message>
+    <message>
+        <source>Add the picture %1</source>
+        <translation>Das Bild %1 hinzufügen</translation>
+    </message>
+    <message>
+        <source>Wire %1 on one way</source>
+        <translation>%1 auf einem Weg verdrahten</translation>
+    </message>
+    <message>
+        <source>breaker of %1</source>
+        <translation>Sicherungsautomat von %1</translation>
+    </message>
+    <message>
+        <source>fuse of %1</source>
+        <translation>Sicherung von %1</translation>
+    </message>
+    <message>
+        <source>PTC of %1</source>
+        <translation>PTC von %1</translation>
+    </message>
+    <message>
+        <source>lamp of %1</source>
+        <translation>Lampe von %1</translation>
+    </message>
+    <message>
+        <source>Set a reading aside</source>
+        <translation>Eine Ablesung beiseitelegen</translation>
+    </message>
+    <message>
+        <source>Count a reading again</source>
+        <translation>Eine Ablesung wieder zählen</translation>
+    </message>
+    <message>
+        <source>Change the impedance printed on a driver</source>
+        <translation>Die aufgedruckte Impedanz eines Chassis ändern</translation>
+    </message>
+    <message>
+        <source>Find a driver not checked</source>
+        <translation>Ein Chassis als nicht geprüft führen</translation>
+    </message>
+    <message>
+        <source>Find a driver sound</source>
+        <translation>Ein Chassis in Ordnung finden</translation>
+    </message>
+    <message>
+        <source>Find a driver suspect</source>
+        <translation>Ein Chassis verdächtig finden</translation>
+    </message>
+    <message>
+        <source>Find a driver dead</source>
+        <translation>Ein Chassis tot finden</translation>
+    </message>
+    <message>
+        <source>complaint or aim changed</source>
+        <translation>Klage oder Ziel geändert</translation>
+    </message>
+    <message>
+        <source>pictures added, removed or described</source>
+        <translation>Bilder hinzugefügt, entfernt oder beschrieben</translation>
+    </message>
+    <message>
+        <source>Write down the complaint</source>
+        <translation>Die Klage aufschreiben</translation>
+    </message>
+    <message>
+        <source>Change the aim</source>
+        <translation>Das Ziel ändern</translation>
+    </message>
+    <message>
+        <source>Write down what is printed on a driver</source>
+        <translation>Aufschreiben, was auf einem Chassis steht</translation>
+    </message>
+    <message>
+        <source>Change a protector</source>
+        <translation>Ein Schutzglied ändern</translation>
+    </message>
+    <message>
+        <source>Remove a protector</source>
+        <translation>Ein Schutzglied entfernen</translation>
+    </message>
+    <message>
+        <source>No protector fitted</source>
+        <translation>Kein Schutzglied eingebaut</translation>
+    </message>
+    <message>
+        <source>Protectors not looked for yet</source>
+        <translation>Nach Schutzgliedern noch nicht gesehen</translation>
+    </message>
+    <message>
+        <source>No level control fitted</source>
+        <translation>Kein Pegelsteller eingebaut</translation>
+    </message>
+    <message>
+        <source>Level controls not looked for yet</source>
+        <translation>Nach Pegelstellern noch nicht gesehen</translation>
+    </message>
+    <message>
+        <source>Change a part of the old speaker</source>
+        <translation>Ein Teil des alten Lautsprechers ändern</translation>
+    </message>
+    <message>
+        <source>Remove a part of the old speaker</source>
+        <translation>Ein Teil des alten Lautsprechers entfernen</translation>
+    </message>
+    <message>
+        <source>Write what a picture shows</source>
+        <translation>Aufschreiben, was ein Bild zeigt</translation>
+    </message>
+    <message>
+        <source>Remove a picture</source>
+        <translation>Ein Bild entfernen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CabinetChips</name>
@@ -3476,6 +3680,164 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::IntakeStage</name>
+    <message>
+        <source>one</source>
+        <translation>einer</translation>
+    </message>
+    <message>
+        <source>%1 in series</source>
+        <translation>%1 in Reihe</translation>
+    </message>
+    <message>
+        <source>%1 in parallel</source>
+        <translation>%1 parallel</translation>
+    </message>
+    <message>
+        <source>%1 strings of %2</source>
+        <translation>%1 Stränge zu %2</translation>
+    </message>
+    <message>
+        <source>Pictures</source>
+        <translation>Bilder</translation>
+    </message>
+    <message>
+        <source>The complaint, in the owner&apos;s words</source>
+        <translation>Die Klage in den Worten des Besitzers</translation>
+    </message>
+    <message>
+        <source>What does the owner hear, since when, after what?</source>
+        <translation>Was hört der Besitzer, seit wann, wonach?</translation>
+    </message>
+    <message>
+        <source>not said</source>
+        <translation>nicht gesagt</translation>
+    </message>
+    <message>
+        <source>make it work</source>
+        <translation>zum Laufen bringen</translation>
+    </message>
+    <message>
+        <source>as it was</source>
+        <translation>wie es war</translation>
+    </message>
+    <message>
+        <source>as good as can be</source>
+        <translation>so gut wie möglich</translation>
+    </message>
+    <message>
+        <source>new design</source>
+        <translation>neuer Entwurf</translation>
+    </message>
+    <message>
+        <source>The complaint</source>
+        <translation>Die Klage</translation>
+    </message>
+    <message>
+        <source>The aim</source>
+        <translation>Das Ziel</translation>
+    </message>
+    <message>
+        <source>What else is printed on the driver</source>
+        <translation>Was noch auf dem Chassis steht</translation>
+    </message>
+    <message>
+        <source>what else is printed on it</source>
+        <translation>was noch darauf steht</translation>
+    </message>
+    <message>
+        <source>Nothing, or not enough? Outside before inside</source>
+        <translation>Nichts oder zu wenig? Außen vor innen</translation>
+    </message>
+    <message>
+        <source>1 cabinet</source>
+        <translation>1 Gehäuse</translation>
+    </message>
+    <message>
+        <source>%1 cabinets</source>
+        <translation>%1 Gehäuse</translation>
+    </message>
+    <message>
+        <source>No driver chosen: click one on the Front.</source>
+        <translation>Kein Chassis gewählt: eines auf der Front anklicken.</translation>
+    </message>
+    <message>
+        <source>%1: on its way there is</source>
+        <translation>%1: auf seinem Weg ist</translation>
+    </message>
+    <message>
+        <source>It shares the way of %1; choose that one to change the wiring.</source>
+        <translation>Es teilt den Weg mit %1; jenes wählen, um die Verdrahtung zu ändern.</translation>
+    </message>
+    <message>
+        <source>least %1 at %2</source>
+        <translation>mindestens %1 bei %2</translation>
+    </message>
+    <message>
+        <source>%1 by what is printed</source>
+        <translation>%1 nach dem Aufdruck</translation>
+    </message>
+    <message>
+        <source>load not known: nothing is printed or measured</source>
+        <translation>Last nicht bekannt: nichts ist aufgedruckt oder gemessen</translation>
+    </message>
+    <message>
+        <source>%1: %2.</source>
+        <translation>%1: %2.</translation>
+    </message>
+    <message>
+        <source>%1: %2. Too low for most amplifiers, which are rated down to %3; wire in series, or make sure of the amplifier first.</source>
+        <translation>%1: %2. Zu niedrig für die meisten Verstärker, die bis %3 herunter ausgelegt sind; in Reihe verdrahten oder erst den Verstärker sicherstellen.</translation>
+    </message>
+    <message>
+        <source>The last answer rules out: %1.</source>
+        <translation>Die letzte Antwort schließt aus: %1.</translation>
+    </message>
+    <message>
+        <source>It lies here: %1. Mend it, then ask again from the start: one fault may hide another.</source>
+        <translation>Es liegt hier: %1. Instand setzen, dann von vorn fragen: ein Fehler kann einen zweiten verbergen.</translation>
+    </message>
+    <message>
+        <source>Everything is ruled out: listen again, or look for two faults.</source>
+        <translation>Alles ist ausgeschlossen: noch einmal hören oder nach zwei Fehlern suchen.</translation>
+    </message>
+    <message>
+        <source>Still possible: %1.</source>
+        <translation>Noch möglich: %1.</translation>
+    </message>
+    <message>
+        <source>Waits, since turns may be shorted: %1.</source>
+        <translation>Wartet, weil ein Windungsschluss möglich ist: %1.</translation>
+    </message>
+    <message>
+        <source>Read it in Check …</source>
+        <translation>In Prüfen ablesen …</translation>
+    </message>
+    <message>
+        <source>Intake</source>
+        <translation>Annahme</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ItemList</name>
+    <message>
+        <source>Add</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>Add to %1</source>
+        <translation>Hinzufügen zu %1</translation>
+    </message>
+    <message>
+        <source>Remove %1</source>
+        <translation>%1 entfernen</translation>
+    </message>
+    <message>
+        <source>Remove it from the list; can be undone</source>
+        <translation>Aus der Liste nehmen; kann rückgängig gemacht werden</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::LanesView</name>
     <message>
         <source>Network, one lane for each way</source>
@@ -3929,6 +4291,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>finding</source>
         <translation>Befund</translation>
     </message>
+    <message>
+        <source>Pictures of the speaker</source>
+        <translation>Bilder des Lautsprechers</translation>
+    </message>
+    <message>
+        <source>Pictures (*.png *.jpg *.jpeg)</source>
+        <translation>Bilder (*.png *.jpg *.jpeg)</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::MeasureStage</name>
@@ -4337,6 +4707,57 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::OldPartList</name>
+    <message>
+        <source>Terminals, wire, controls, parts</source>
+        <translation>Klemmen, Draht, Steller, Teile</translation>
+    </message>
+    <message>
+        <source>no level control</source>
+        <translation>kein Pegelsteller</translation>
+    </message>
+    <message>
+        <source>Kind of %1</source>
+        <translation>Art von %1</translation>
+    </message>
+    <message>
+        <source>Marking or place of %1</source>
+        <translation>Aufdruck oder Ort von %1</translation>
+    </message>
+    <message>
+        <source>marking, place</source>
+        <translation>Aufdruck, Ort</translation>
+    </message>
+    <message>
+        <source>Condition of %1</source>
+        <translation>Zustand von %1</translation>
+    </message>
+    <message>
+        <source>not checked</source>
+        <translation>nicht geprüft</translation>
+    </message>
+    <message>
+        <source>good</source>
+        <translation>gut</translation>
+    </message>
+    <message>
+        <source>doubtful</source>
+        <translation>zweifelhaft</translation>
+    </message>
+    <message>
+        <source>bad</source>
+        <translation>schlecht</translation>
+    </message>
+    <message>
+        <source>Remark about %1</source>
+        <translation>Bemerkung zu %1</translation>
+    </message>
+    <message>
+        <source>remark</source>
+        <translation>Bemerkung</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::PartTile</name>
     <message>
         <source>resistor</source>
@@ -4377,6 +4798,44 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>without</source>
         <translation>ohne</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::PhotoStrip</name>
+    <message>
+        <source>Add pictures …</source>
+        <translation>Bilder hinzufügen …</translation>
+    </message>
+    <message>
+        <source>none yet; drop them here</source>
+        <translation>noch keine; hier ablegen</translation>
+    </message>
+    <message>
+        <source>Picture: %1</source>
+        <translation>Bild: %1</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::PhotoView</name>
+    <message>
+        <source>What the picture shows</source>
+        <translation>Was das Bild zeigt</translation>
+    </message>
+    <message>
+        <source>what it shows</source>
+        <translation>was es zeigt</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>Back</source>
+        <translation>Zurück</translation>
+    </message>
+    <message>
+        <source>This picture cannot be shown.</source>
+        <translation>Dieses Bild lässt sich nicht zeigen.</translation>
     </message>
 </context>
 <context>
@@ -4440,6 +4899,53 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Take the pinned readings away</source>
         <translation>Angeheftete Ablesungen entfernen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ProtectorList</name>
+    <message>
+        <source>Protectors</source>
+        <translation>Schutzglieder</translation>
+    </message>
+    <message>
+        <source>none fitted</source>
+        <translation>keine eingebaut</translation>
+    </message>
+    <message>
+        <source>whole cabinet</source>
+        <translation>ganzes Gehäuse</translation>
+    </message>
+    <message>
+        <source>Kind of %1</source>
+        <translation>Art von %1</translation>
+    </message>
+    <message>
+        <source>What %1 protects</source>
+        <translation>Was %1 schützt</translation>
+    </message>
+    <message>
+        <source>rating, A</source>
+        <translation>Nennwert, A</translation>
+    </message>
+    <message>
+        <source>What the meter says of %1</source>
+        <translation>Was das Messgerät zu %1 sagt</translation>
+    </message>
+    <message>
+        <source>not checked</source>
+        <translation>nicht geprüft</translation>
+    </message>
+    <message>
+        <source>continuity</source>
+        <translation>Durchgang</translation>
+    </message>
+    <message>
+        <source>open</source>
+        <translation>unterbrochen</translation>
+    </message>
+    <message>
+        <source>bridged</source>
+        <translation>überbrückt</translation>
     </message>
 </context>
 <context>
@@ -4613,6 +5119,57 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Earlier states of %1</source>
         <translation>Frühere Stände von %1</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::TracePicture</name>
+    <message>
+        <source>possible</source>
+        <translation>möglich</translation>
+    </message>
+    <message>
+        <source>ruled out</source>
+        <translation>ausgeschlossen</translation>
+    </message>
+    <message>
+        <source>here</source>
+        <translation>hier</translation>
+    </message>
+    <message>
+        <source>none fitted</source>
+        <translation>nicht da</translation>
+    </message>
+    <message>
+        <source>From the source to the driver</source>
+        <translation>Von der Quelle zum Chassis</translation>
+    </message>
+    <message>
+        <source>source</source>
+        <translation>Quelle</translation>
+    </message>
+    <message>
+        <source>amplifier</source>
+        <translation>Verstärker</translation>
+    </message>
+    <message>
+        <source>cable</source>
+        <translation>Kabel</translation>
+    </message>
+    <message>
+        <source>terminals</source>
+        <translation>Klemmen</translation>
+    </message>
+    <message>
+        <source>protectors</source>
+        <translation>Schutzglieder</translation>
+    </message>
+    <message>
+        <source>network</source>
+        <translation>Weiche</translation>
+    </message>
+    <message>
+        <source>driver</source>
+        <translation>Chassis</translation>
     </message>
 </context>
 <context>

@@ -5,6 +5,7 @@
 #include "core/bench/words.h"
 #include "core/curve/interpolate.h"
 #include "core/job/evaluate.h"
+#include "core/text/words.h"
 
 #include <algorithm>
 #include <numbers>
@@ -87,6 +88,22 @@ sweepFromCurves(const Assembly& assembly, const Driver& driver, const Driver* tw
     }
     const bench::ImpedancePeak peak{own->resonance->Zpeak, own->resonance->fs};
     return bench::sweepOutcome({peak, peak}, {other->resonance->Zpeak, other->resonance->fs});
+}
+
+/// What the list of protectors says once each has been read: a bridge hides what is behind it.
+std::optional<std::string> fromProtectors(const Cabinet& cabinet) {
+    const auto stands = [&](ProtectorState state) {
+        return std::ranges::any_of(cabinet.protectors,
+                                   [&](const Protector& p) { return p.state == state; });
+    };
+    if (stands(ProtectorState::open)) {
+        return "open";
+    }
+    if (cabinet.protectors.empty() || stands(ProtectorState::notChecked) ||
+        stands(ProtectorState::bridged)) {
+        return std::nullopt;
+    }
+    return "continuous";
 }
 
 std::string newId(const Job& job) {
@@ -228,7 +245,7 @@ DriverBench benchOf(const Job& job,
                     const bench::EvidenceTable& table) {
     DriverBench out{.cabinet = cabinet, .driver = driver};
     const Driver* subject = findDriver(job, driver);
-    if (subject == nullptr) {
+    if (subject == nullptr || findCabinet(job, cabinet) == nullptr) {
         return out;
     }
     const Driver* twin = twinOf(job, cabinet, driver);
@@ -243,13 +260,26 @@ DriverBench benchOf(const Job& job,
             out.evidence.push_back({{"impedance_sweep", *outcome}, ""});
         }
     }
+    const Cabinet* here = findCabinet(job, cabinet);
+    if (const auto outcome = fromProtectors(*here)) {
+        std::erase_if(out.evidence,
+                      [](const BenchEvidence& e) { return e.evidence.check == "protector"; });
+        out.evidence.push_back({{"protector", *outcome}, ""});
+    }
     bench::Belief belief(table);
     std::erase_if(out.evidence, [&](const BenchEvidence& e) {
         // A person's table may not know a check or outcome that the job holds.
         return !belief.add(e.evidence).ok();
     });
     out.diagnosis = belief.diagnosis();
-    for (const bench::Offer& offer : bench::offers(belief, {})) {
+    bench::Circumstances circumstances;
+    if (here->noProtectors) {
+        circumstances.notFitted.emplace_back("protector");
+    }
+    if (here->noControls) {
+        circumstances.notFitted.emplace_back("rotate_pots");
+    }
+    for (const bench::Offer& offer : bench::offers(belief, circumstances)) {
         out.offers.push_back(
             {table.checks[offer.check].key, offer.gain, offer.minutes, offer.rate});
     }
@@ -295,7 +325,8 @@ Edit addReading(BenchReading reading) {
 }
 
 Edit setReadingAside(const std::string& id, bool aside) {
-    return {aside ? "Set a reading aside" : "Count a reading again",
+    return {aside ? YF_WORDS("core", "Set a reading aside")
+                  : YF_WORDS("core", "Count a reading again"),
             [id, aside](const Job& job) -> Result<Job> {
                 Job changed = job;
                 const auto found = std::ranges::find(changed.readings, id, &BenchReading::id);
@@ -308,7 +339,7 @@ Edit setReadingAside(const std::string& id, bool aside) {
 }
 
 Edit changeNominal(const std::string& driver, double nominal) {
-    return {"Change the impedance printed on a driver",
+    return {YF_WORDS("core", "Change the impedance printed on a driver"),
             [driver, nominal](const Job& job) -> Result<Job> {
                 constexpr double least = 0.5;
                 constexpr double most = 600.0;
@@ -326,8 +357,11 @@ Edit changeNominal(const std::string& driver, double nominal) {
 }
 
 Edit concludeDriver(const std::string& driver, Condition condition) {
-    constexpr std::string_view names[] = {"not checked", "sound", "suspect", "dead"};
-    return {"Find a driver " + std::string(names[static_cast<std::size_t>(condition)]),
+    constexpr std::string_view names[] = {YF_WORDS("core", "Find a driver not checked"),
+                                          YF_WORDS("core", "Find a driver sound"),
+                                          YF_WORDS("core", "Find a driver suspect"),
+                                          YF_WORDS("core", "Find a driver dead")};
+    return {std::string(names[static_cast<std::size_t>(condition)]),
             [driver, condition](const Job& job) -> Result<Job> {
                 Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &Driver::id);

@@ -3,6 +3,7 @@
 
 #include "core/bench/words.h"
 #include "core/job/edit.h"
+#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -207,6 +208,12 @@ Sentences differences(const Job& before, const Job& after) {
             said.push_back((driver == nullptr ? std::string() : driver->name + ": ") +
                            bench::outcomeInWords(reading.check, reading.outcome));
         }
+    }
+    if (before.complaint != after.complaint || before.aim != after.aim) {
+        said.emplace_back(YF_WORDS("core", "complaint or aim changed"));
+    }
+    if (before.photos != after.photos) {
+        said.emplace_back(YF_WORDS("core", "pictures added, removed or described"));
     }
     if (before.scales != after.scales || before.units != after.units) {
         said.emplace_back("house scales or units changed");

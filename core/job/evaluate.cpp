@@ -349,7 +349,9 @@ namespace {
 /// What the bench says hangs on readings, drivers, and who stands where beside whom.
 bool sameBench(const Job& before, const Job& after) {
     const auto sameFront = [](const Cabinet& a, const Cabinet& b) {
-        return a.id == b.id && a.twin == b.twin && a.mounts == b.mounts;
+        return a.id == b.id && a.twin == b.twin && a.mounts == b.mounts &&
+               a.protectors == b.protectors && a.noProtectors == b.noProtectors &&
+               a.noControls == b.noControls;
     };
     return before.readings == after.readings && before.drivers == after.drivers &&
            std::ranges::equal(before.cabinets, after.cabinets, sameFront);

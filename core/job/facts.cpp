@@ -46,8 +46,28 @@ struct CabinetView {
     const Evaluation& evaluation;
 };
 
+/// What was found of a cabinet when it came in.
+void putIntake(Collector& all, std::size_t around, const Cabinet& cabinet) {
+    for (const Protector& p : cabinet.protectors) {
+        const std::size_t scope = all.add({.cabinet = cabinet.id, .part = p.id}, around);
+        all.put(scope, "intake.bridged", isBridged(p));
+        all.put(scope, "intake.protector_open", p.state == ProtectorState::open);
+    }
+    for (const OldPart& part : cabinet.oldParts) {
+        const std::size_t scope = all.add({.cabinet = cabinet.id, .part = part.id}, around);
+        all.put(scope, "intake.part_bad", part.condition == OldPartCondition::bad);
+    }
+}
+
 /// Readings by hand; they come before what a curve says of the same thing.
 void putReadings(Collector& all, std::size_t scope, const DriverBench& bench) {
+    const auto& faults = bench.diagnosis.faults;
+    const auto shorted = std::ranges::find(faults, "shorted_turns");
+    if (shorted != faults.end() && !bench.evidence.empty()) {
+        all.put(scope,
+                "bench.p_shorted_turns",
+                bench.diagnosis.probabilities[static_cast<std::size_t>(shorted - faults.begin())]);
+    }
     if (bench.dcr) {
         constexpr double openReading = 1e6; // Ω: over the range of any meter
         all.put(scope, "bench.Re_ohm", bench.dcr->dcr.value_or(openReading));
@@ -292,6 +312,7 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
         }
         putTakes(all, inner, subject, view.job, driver);
     }
+    putIntake(all, scope, cabinet);
     putCrossovers(all, scope, view);
     return scope;
 }

@@ -108,7 +108,8 @@ Driver driverFrom(std::string id, const DriverData& data) {
             .nominal = data.nominal};
 }
 
-/// Where it touches no other driver, from the top down the middle; else the middle.
+} // namespace
+
 Mount freePlace(const Job& job, const Cabinet& cabinet, double diameter) {
     constexpr double step = 5e-3;
     const double most = (cabinet.height - diameter) / 2.0;
@@ -125,8 +126,6 @@ Mount freePlace(const Job& job, const Cabinet& cabinet, double diameter) {
     }
     return {};
 }
-
-} // namespace
 
 Outline outlineOf(const Cabinet& cabinet) {
     return {cabinet.name, cabinet.width, cabinet.height, cabinet.depth, cabinet.nominal};

@@ -44,6 +44,9 @@ struct DriverData {
 [[nodiscard]] Edit
 changeDriver(const std::string& driver, const DriverData& data, std::string mergeKey = {});
 
+/// The highest place on the middle line that no driver covers; the middle where there is none.
+[[nodiscard]] Mount freePlace(const Job& job, const Cabinet& cabinet, double diameter);
+
 /// Another driver on the front, in a free place if there is one, with a way of its own that has no
 /// parts yet. Only where the network is of ways in parallel or series.
 [[nodiscard]] Edit addDriver(const std::string& cabinet, const DriverData& data);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/curve/curve.h"
+#include "core/job/intake.h"
 #include "core/job/reading.h"
 #include "core/network/circuit.h"
 #include "core/quantity/level.h"
@@ -67,6 +68,8 @@ struct Driver {
     std::optional<double> nominal; ///< Ω, as printed on it
     std::string responseTake;      ///< the take in use; empty: none yet
     std::string impedanceTake;
+    std::string printed; ///< what else stands on it
+    std::string alike;   ///< it shares the way of that driver, wired with it; empty: its own
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -81,6 +84,8 @@ struct Driver {
         field(self.nominal, q::nominal);
         field(self.responseTake, q::Word{"response_take", "response in use", ""});
         field(self.impedanceTake, q::Word{"impedance_take", "impedance in use", ""});
+        field(self.printed, q::Word{"printed", "what else is printed on it", ""});
+        field(self.alike, q::Word{"alike", "shares the way of that driver", ""});
     }
 
     bool operator==(const Driver&) const = default;
@@ -135,6 +140,10 @@ struct Cabinet {
     std::vector<Mount> mounts;
     network::Circuit circuit;
     Target target;
+    std::vector<Protector> protectors;
+    bool noProtectors{}; ///< looked for, none fitted
+    bool noControls{};   ///< likewise level controls
+    std::vector<OldPart> oldParts;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -149,6 +158,10 @@ struct Cabinet {
         field(self.mounts, q::Group{"mounts", "places of the drivers"});
         field(self.circuit, q::Group{"network", "its crossover network"});
         field(self.target, q::Group{"target", "what is wanted of the sum"});
+        field(self.protectors, q::Group{"protectors", "breakers, fuses, lamps", true});
+        field(self.noProtectors, q::Flag{"no_protectors", "it has none", false});
+        field(self.noControls, q::Flag{"no_level_controls", "it has none", false});
+        field(self.oldParts, q::Group{"old_parts", "what else was found in it", true});
     }
 
     bool operator==(const Cabinet&) const = default;
@@ -233,6 +246,9 @@ struct Job {
     std::vector<RuleLimit> limits;
     std::vector<Dismissal> dismissals;
     std::vector<BenchReading> readings; ///< in the order in which they were made
+    std::string complaint;              ///< in the owner's words
+    Aim aim{};
+    std::vector<Photo> photos;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -245,6 +261,13 @@ struct Job {
         field(self.limits, q::Group{"limits", "limits of rules that were changed", true});
         field(self.dismissals, q::Group{"dismissals", "findings set aside", true});
         field(self.readings, q::Group{"readings", "checks at the bench", true});
+        field(self.complaint, q::Word{"complaint", "in the owner's words", ""});
+        field(self.aim,
+              q::Choice<5>{"aim",
+                           {"not-said", "works", "as-it-was", "as-good-as-can-be", "new-design"},
+                           "what is wanted",
+                           0});
+        field(self.photos, q::Group{"photos", "pictures taken of it", true});
     }
 
     bool operator==(const Job&) const = default;

@@ -111,6 +111,7 @@ Edit restoreSnapshot(const Snapshot& snapshot) {
                     }
                 }
                 restored.readings = now.readings; // they only ever join
+                restored.photos = now.photos;
                 return restored;
             },
             {},

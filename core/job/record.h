@@ -80,8 +80,8 @@ dropSnapshot(Record& record, const std::string& name, const std::string& at);
 [[nodiscard]] Result<Change>
 addNote(Record& record, const std::string& text, const std::string& at);
 
-/// The job as it was, as an edit: takes and readings made since then stay in the job, since a
-/// measurement is never thrown away.
+/// The job as it was, as an edit: takes, readings and pictures made since then stay in the job,
+/// since a measurement is never thrown away.
 [[nodiscard]] Edit restoreSnapshot(const Snapshot& snapshot);
 
 } // namespace yf::job

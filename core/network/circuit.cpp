@@ -116,6 +116,26 @@ Result<Joining> readJoining(const Value& value, const std::string& path) {
     return *word == "parallel" ? Joining::parallel : Joining::series;
 }
 
+/// A number of alike units under a key; nothing where it is not given.
+Result<std::optional<int>>
+readUnits(const Value& value, const char* key, const std::string& path) {
+    const Value* given = value.find(key);
+    if (given == nullptr) {
+        return std::optional<int>{};
+    }
+    constexpr double most = 100.0;
+    const double* number = given->number();
+    const bool fits = number != nullptr && *number >= 1.0 && *number <= most &&
+                      *number == std::floor(*number);
+    if (!fits) {
+        return Error{text::join(path, key),
+                     number == nullptr ? std::string(text::kindOf(*given)) + " given"
+                                       : text::printNumber(*number) + " given",
+                     "must be a whole number, 1 to 100"};
+    }
+    return std::optional<int>(static_cast<int>(*number));
+}
+
 Result<DriverEnd> readDriverEnd(const Value& value, const std::string& path) {
     DriverEnd end;
     const Value* driver = value.find("driver");
@@ -127,23 +147,21 @@ Result<DriverEnd> readDriverEnd(const Value& value, const std::string& path) {
         YF_TRY(sign, readPolarity(*polarity, text::join(path, "polarity")));
         end.polarity = sign;
     }
-    if (const Value* count = value.find("count")) {
-        constexpr double mostUnits = 100.0;
-        const double* number = count->number();
-        const bool fits = number != nullptr && *number >= 1.0 && *number <= mostUnits &&
-                          *number == std::floor(*number);
-        if (!fits) {
-            return Error{text::join(path, "count"),
-                         number == nullptr ? std::string(text::kindOf(*count)) + " given"
-                                           : text::printNumber(*number) + " given",
-                         "must be a whole number, 1 to 100"};
-        }
-        end.count = static_cast<int>(*number);
+    YF_TRY(count, readUnits(value, "count", path));
+    YF_TRY(inSeries, readUnits(value, "in_series", path));
+    YF_TRY(inParallel, readUnits(value, "in_parallel", path));
+    auto wiring = Joining::parallel;
+    if (const Value* given = value.find("wiring")) {
+        YF_TRY(joining, readJoining(*given, text::join(path, "wiring")));
+        wiring = joining;
     }
-    if (const Value* wiring = value.find("wiring")) {
-        YF_TRY(joining, readJoining(*wiring, text::join(path, "wiring")));
-        end.wiring = joining;
+    if (count && (inSeries || inParallel)) {
+        return Error{text::join(path, "count"),
+                     "given beside in_series or in_parallel",
+                     "must be one or the other"};
     }
+    end.inSeries = inSeries.value_or(wiring == Joining::series ? count.value_or(1) : 1);
+    end.inParallel = inParallel.value_or(wiring == Joining::parallel ? count.value_or(1) : 1);
     return end;
 }
 
@@ -154,7 +172,7 @@ Result<Section> readSection(const Value& value,
         return text::wrongKind(path, value, "an object");
     }
     std::vector<std::string> known{
-        "name", "ladder", "driver", "polarity", "count", "wiring", "ways", "join"};
+        "name", "ladder", "driver", "polarity", "count", "wiring", "in_series", "in_parallel", "ways", "join"};
     known.insert(known.end(), alsoKnown.begin(), alsoKnown.end());
     if (auto error = onlyKeys(value, path, known)) {
         return *error;
@@ -441,9 +459,14 @@ void writeSection(const Section& section, Value::Object& object) {
     if (const auto* end = std::get_if<DriverEnd>(&section.end)) {
         object.push_back({"driver", end->driver});
         object.push_back({"polarity", end->polarity});
-        if (end->count != 1) {
-            object.push_back({"count", end->count});
-            object.push_back({"wiring", joiningName(end->wiring)});
+        if (end->inSeries > 1 && end->inParallel > 1) {
+            object.push_back({"in_series", end->inSeries});
+            object.push_back({"in_parallel", end->inParallel});
+        } else if (end->units() > 1) {
+            object.push_back({"count", end->units()});
+            object.push_back(
+                {"wiring",
+                 joiningName(end->inSeries > 1 ? Joining::series : Joining::parallel)});
         }
         return;
     }

@@ -59,12 +59,18 @@ struct ControlSlot {
 
 using Slot = std::variant<SeriesSlot, ShuntSlot, TransformerSlot, ControlSlot>;
 
-/// `count` alike units: Z/k in parallel, k·Z in series.
+/// Alike units: `inParallel` strings of `inSeries` units each make Z·s/p, and each unit gets 1/s of
+/// the voltage.
 struct DriverEnd {
     std::string driver;
     int polarity{1};
-    int count{1};
-    Joining wiring{Joining::parallel};
+    int inSeries{1};
+    int inParallel{1};
+
+    [[nodiscard]] int units() const { return inSeries * inParallel; }
+
+    /// Z of all over Z of one.
+    [[nodiscard]] double ratio() const { return static_cast<double>(inSeries) / inParallel; }
 
     bool operator==(const DriverEnd&) const = default;
 };

@@ -320,8 +320,7 @@ void store(std::vector<Complex>& values, const Block& block, std::size_t index) 
 }
 
 void endAdmittance(Block& out, const DriverEnd& end, const Block& one) {
-    const auto units = static_cast<double>(end.count);
-    setScaled(out, one, end.wiring == Joining::parallel ? units : 1.0 / units);
+    setScaled(out, one, 1.0 / end.ratio());
 }
 
 std::optional<std::size_t> Loads::find(const std::string& driver) const {

@@ -65,8 +65,7 @@ double limitResistance(const DriverEnd& end, const Loads& loads, Limit limit) {
     if (limit == Limit::highFrequency && load.openAtHighFrequency) {
         return open;
     }
-    const auto units = static_cast<double>(end.count);
-    return end.wiring == Joining::parallel ? load.dcResistance / units : load.dcResistance * units;
+    return load.dcResistance * end.ratio();
 }
 
 double limitResistance(const Section& section, const Loads& loads, Limit limit);

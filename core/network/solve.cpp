@@ -67,11 +67,11 @@ Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const So
         const Load& load = loads.drivers[loads.find(ends[q].driver).value()];
         std::vector<Complex> way = solution.drives[q];
         if (load.pressure) {
-            const double units = ends[q].wiring == Joining::parallel ? ends[q].count : 1;
+            const double strings = ends[q].inParallel; // a string shares what it gets
             for (std::size_t k = 0; k < way.size(); ++k) {
                 const double turn = -2.0 * std::numbers::pi * loads.axis[k] * load.delay;
                 const Complex late = load.delay == 0.0 ? Complex{1.0} : std::polar(1.0, turn);
-                way[k] *= units * (EMF / quantity::referenceVoltage) * (*load.pressure)[k] * late;
+                way[k] *= strings * (EMF / quantity::referenceVoltage) * (*load.pressure)[k] * late;
             }
         }
         for (std::size_t k = 0; k < way.size(); ++k) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/report/finding_text.h"
 
+#include "core/job/intake_edit.h"
 #include "core/speaker/crossover.h"
 
 #include <algorithm>
@@ -188,6 +189,27 @@ std::string factText(const std::string& name, const speaker::Fact& fact) {
     return name + " " + inUnit(std::get<double>(fact), unitOf(name));
 }
 
+namespace {
+
+/// "breaker of Teasel 26", "level control tweeter level"; of the network just its name, C3.
+std::string partName(const job::Job& job, const job::Cabinet* cabinet, const std::string& part) {
+    if (cabinet == nullptr) {
+        return part;
+    }
+    const auto protector = std::ranges::find(cabinet->protectors, part, &job::Protector::id);
+    if (protector != cabinet->protectors.end()) {
+        const std::string driver = driverName(job, protector->driver);
+        return job::protectorName(protector->kind) + (driver.empty() ? "" : " of " + driver);
+    }
+    const auto old = std::ranges::find(cabinet->oldParts, part, &job::OldPart::id);
+    if (old != cabinet->oldParts.end()) {
+        return old->name.empty() ? job::oldPartName(old->kind) : old->name;
+    }
+    return part;
+}
+
+} // namespace
+
 std::string subjectText(const job::Job& job, const speaker::Subject& subject) {
     const job::Cabinet* cabinet = job::findCabinet(job, subject.cabinet);
     std::string text = cabinet == nullptr ? std::string{} : cabinet->name;
@@ -196,7 +218,7 @@ std::string subjectText(const job::Job& job, const speaker::Subject& subject) {
     }
     const std::string separator = text.empty() ? "" : " · ";
     if (!subject.part.empty()) {
-        return text + separator + subject.part;
+        return text + separator + partName(job, cabinet, subject.part);
     }
     const std::string name = driverName(job, subject.driver);
     if (name.empty()) {

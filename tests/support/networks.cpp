@@ -131,11 +131,13 @@ Network randomNetwork(std::uint64_t seed) {
         Section way{.name = "w" + std::to_string(w),
                     .ladder = randomLadder(random, number, lossy, 8)};
         const std::string driver = "d" + std::to_string(w);
-        DriverEnd end{.driver = driver,
-                      .polarity = random.below(2) == 0 ? 1 : -1,
-                      .count = 1 + random.below(2)};
-        // How one unit alone is wired with itself is no question, and is not written.
-        end.wiring = end.count > 1 && random.below(2) == 0 ? Joining::series : Joining::parallel;
+        DriverEnd end{.driver = driver, .polarity = random.below(2) == 0 ? 1 : -1};
+        if (random.below(2) == 1) {
+            const bool inSeries = random.below(2) == 0;
+            constexpr std::uint64_t both = 4; // every fourth network has strings side by side
+            end.inSeries = inSeries || seed % both == 0 ? 2 : 1;
+            end.inParallel = !inSeries || seed % both == 0 ? 2 : 1;
+        }
         way.end = end;
         ways.sections.push_back(std::move(way));
         network.drivers.push_back({.name = driver, .impedance = randomDriver(random)});

@@ -137,15 +137,13 @@ private:
 
     void end(const DriverEnd& e, const std::string& hot, const std::string& back) {
         const auto named = std::ranges::find(network_.drivers, e.driver, &NamedDriver::name);
-        std::string from = hot;
-        for (int i = 0; i < e.count; ++i) {
-            if (e.wiring == Joining::parallel) {
-                oneDriver(*named, hot, back);
-                continue;
+        for (int string = 0; string < e.inParallel; ++string) {
+            std::string from = hot;
+            for (int i = 0; i < e.inSeries; ++i) {
+                const std::string to = i + 1 == e.inSeries ? back : fresh();
+                oneDriver(*named, from, to);
+                from = to;
             }
-            const std::string to = i + 1 == e.count ? back : fresh();
-            oneDriver(*named, from, to);
-            from = to;
         }
         const std::string voltage =
             back == "0" ? "v(" + hot + ")" : "(v(" + hot + ")-v(" + back + "))";

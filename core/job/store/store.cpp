@@ -51,6 +51,14 @@ CREATE TABLE log(
 ) STRICT;
 )";
 
+/// What version 3 added.
+constexpr const char* schemaOfVersion3 = R"(
+CREATE TABLE photo(
+  key TEXT PRIMARY KEY,
+  bytes BLOB NOT NULL
+) STRICT;
+)";
+
 constexpr std::string_view phaseNames[] = {"none", "own", "common", "minimum"};
 
 /// A prepared statement that finalizes itself.
@@ -90,6 +98,12 @@ public:
         return *this;
     }
 
+    Statement& bindBytes(int index, const std::string& bytes) {
+        sqlite3_bind_blob(
+            statement_, index, bytes.data(), static_cast<int>(bytes.size()), SQLITE_TRANSIENT);
+        return *this;
+    }
+
     /// True while there is a row.
     bool step() {
         code_ = statement_ == nullptr ? SQLITE_ERROR : sqlite3_step(statement_);
@@ -103,6 +117,12 @@ public:
         const auto size = static_cast<std::size_t>(sqlite3_column_bytes(statement_, column));
         return data == nullptr ? std::string{}
                                : std::string(reinterpret_cast<const char*>(data), size);
+    }
+
+    [[nodiscard]] std::string bytes(int column) const {
+        const void* data = sqlite3_column_blob(statement_, column);
+        const auto size = static_cast<std::size_t>(sqlite3_column_bytes(statement_, column));
+        return data == nullptr ? std::string{} : std::string(static_cast<const char*>(data), size);
     }
 
     [[nodiscard]] sqlite3_int64 whole(int column) const {
@@ -235,25 +255,44 @@ Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const
                         {statement.number(1), statement.number(2)});
 }
 
-using CurveCache = std::map<std::string, std::shared_ptr<const curve::Curve>>;
+/// What the steps of a history share: each is read once.
+struct Shared {
+    std::map<std::string, std::shared_ptr<const curve::Curve>> curves;
+    std::map<std::string, std::shared_ptr<const std::string>> photos;
+};
 
-/// The job of one step; its takes share curves with those of other steps.
-Result<Job> readJob(sqlite3* database,
-                    const std::string& path,
-                    const std::string& document,
-                    CurveCache& curves) {
+Result<std::string> readPhoto(sqlite3* database, const std::string& path, const std::string& key) {
+    Statement statement(database, "SELECT bytes FROM photo WHERE key = ?");
+    statement.bind(1, key);
+    if (!statement.step()) {
+        return Error{path, "picture " + key + " is missing", "the file is damaged"};
+    }
+    return statement.bytes(0);
+}
+
+/// The job of one step; its takes and pictures share what they hold with those of other steps.
+Result<Job>
+readJob(sqlite3* database, const std::string& path, const std::string& document, Shared& shared) {
     YF_TRY(value, text::parseJson(document));
     auto job = text::read<Job>(value, "");
     if (!job) {
         return Error{path, "holds a job that cannot be read: " + text::sentence(job.error()), ""};
     }
     for (Take& take : job->takes) {
-        auto& shared = curves[take.curveKey];
-        if (!shared) {
+        auto& held = shared.curves[take.curveKey];
+        if (!held) {
             YF_TRY(curve, readCurve(database, path, take.curveKey));
-            shared = std::make_shared<const curve::Curve>(std::move(curve));
+            held = std::make_shared<const curve::Curve>(std::move(curve));
         }
-        take.curve = shared;
+        take.curve = held;
+    }
+    for (Photo& photo : job->photos) {
+        auto& held = shared.photos[photo.key];
+        if (!held) {
+            YF_TRY(bytes, readPhoto(database, path, photo.key));
+            held = std::make_shared<const std::string>(std::move(bytes));
+        }
+        photo.bytes = held;
     }
     return std::move(*job);
 }
@@ -316,8 +355,9 @@ Done Store::fill(const Record& record) {
                    database_,
                    "PRAGMA page_size=16384; PRAGMA journal_mode=DELETE; PRAGMA synchronous=FULL; "
                    "PRAGMA foreign_keys=ON; BEGIN IMMEDIATE; PRAGMA application_id=" +
-                       std::to_string(applicationId) + "; PRAGMA user_version=" +
-                       std::to_string(formatVersion) + ";" + schema + schemaOfVersion2));
+                       std::to_string(applicationId) +
+                       "; PRAGMA user_version=" + std::to_string(formatVersion) + ";" + schema +
+                       schemaOfVersion2 + schemaOfVersion3));
     static_cast<void>(prepared);
     for (const Step& step : history.steps()) {
         YF_TRY(written, writeStep(step, Moved::appended));
@@ -388,9 +428,9 @@ Result<Record> Store::load() const {
     rows.bind(1, current - static_cast<sqlite3_int64>(keptSteps));
     std::vector<Step> steps;
     std::optional<std::size_t> position;
-    CurveCache curves;
+    Shared shared;
     while (rows.step()) {
-        YF_TRY(job, readJob(database_, path_, rows.text(3), curves));
+        YF_TRY(job, readJob(database_, path_, rows.text(3), shared));
         if (rows.whole(0) == current) {
             position = steps.size();
         }
@@ -405,7 +445,7 @@ Result<Record> Store::load() const {
     }
     Statement named(database_, "SELECT name, at, document FROM snapshot ORDER BY id");
     while (named.step()) {
-        YF_TRY(job, readJob(database_, path_, named.text(2), curves));
+        YF_TRY(job, readJob(database_, path_, named.text(2), shared));
         record.snapshots.push_back({named.text(0), named.text(1), std::move(job)});
     }
     Statement entries(database_, "SELECT at, kind, entry FROM log ORDER BY id");
@@ -420,7 +460,7 @@ Result<Record> Store::load() const {
     return record;
 }
 
-Done Store::writeCurves(const Job& job) {
+Done Store::writeShared(const Job& job) {
     for (const Take& take : job.takes) {
         Statement present(database_, "SELECT 1 FROM curve WHERE key = ?");
         present.bind(1, take.curveKey);
@@ -444,6 +484,17 @@ Done Store::writeCurves(const Job& job) {
         YF_TRY(inserted, finish(path_, database_, insert));
         static_cast<void>(inserted);
     }
+    for (const Photo& photo : job.photos) {
+        Statement present(database_, "SELECT 1 FROM photo WHERE key = ?");
+        present.bind(1, photo.key);
+        if (present.step()) {
+            continue;
+        }
+        Statement insert(database_, "INSERT INTO photo VALUES(?,?)");
+        insert.bind(1, photo.key).bindBytes(2, *photo.bytes);
+        YF_TRY(inserted, finish(path_, database_, insert));
+        static_cast<void>(inserted);
+    }
     return done();
 }
 
@@ -456,7 +507,7 @@ Done Store::writeStep(const Step& step, Moved moved) {
                 : "UPDATE state SET current = (SELECT min(id) FROM step WHERE id > current)");
         return finish(path_, database_, move);
     }
-    YF_TRY(curves, writeCurves(step.job));
+    YF_TRY(curves, writeShared(step.job));
     static_cast<void>(curves);
     if (moved == Moved::merged) {
         Statement update(database_,
@@ -495,7 +546,7 @@ Done Store::writeLog(const LogEntry& entry, bool replacesLast) {
 }
 
 Done Store::writeSnapshot(const Snapshot& snapshot) {
-    YF_TRY(curves, writeCurves(snapshot.job));
+    YF_TRY(curves, writeShared(snapshot.job));
     static_cast<void>(curves);
     Statement insert(database_, "INSERT INTO snapshot(name, at, document) VALUES(?,?,?)");
     insert.bind(1, snapshot.name).bind(2, snapshot.at).bind(3, toDocument(snapshot.job));
@@ -506,11 +557,10 @@ Done Store::bringUpToDate() {
     if (pragma(database_, "user_version") >= formatVersion) {
         return done();
     }
-    // Version 3 has the tables of version 2; its documents hold readings at the bench as well.
-    const bool lacksTables = pragma(database_, "user_version") < 2;
+    const bool first = pragma(database_, "user_version") < 2;
     return execute(path_,
                    database_,
-                   std::string(lacksTables ? schemaOfVersion2 : "") +
+                   std::string(first ? schemaOfVersion2 : "") + schemaOfVersion3 +
                        "PRAGMA user_version=" + std::to_string(formatVersion));
 }
 

@@ -69,7 +69,7 @@ private:
     [[nodiscard]] Done writeStep(const Step& step, Moved moved);
     [[nodiscard]] Done writeLog(const LogEntry& entry, bool replacesLast);
     [[nodiscard]] Done writeSnapshot(const Snapshot& snapshot);
-    [[nodiscard]] Done writeCurves(const Job& job);
+    [[nodiscard]] Done writeShared(const Job& job);
 
     std::string path_;
     sqlite3* database_{};

@@ -148,8 +148,8 @@ TEST(CircuitNotation, waysDriversAndNames) {
     EXPECT_EQ(circuit.source.resistance, 0.1);
     const auto ends = driverEnds(circuit);
     ASSERT_EQ(ends.size(), 3U);
-    EXPECT_EQ(ends[0].count, 2);
-    EXPECT_EQ(ends[0].wiring, Joining::series);
+    EXPECT_EQ(ends[0].inSeries, 2);
+    EXPECT_EQ(ends[0].inParallel, 1);
     EXPECT_EQ(ends[1].polarity, -1);
     EXPECT_EQ(wayNames(circuit), (Ids{"bass", "b", "top"}));
     EXPECT_EQ(std::get<Ways>(circuit.tree()->end).join, Joining::series);

@@ -135,8 +135,7 @@ TEST(Solvers, doublingEveryImpedanceLeavesTheDrives) {
             scale(series != nullptr ? series->port : std::get<network::ShuntSlot>(slot).port,
                   scale);
         }
-        std::get<network::DriverEnd>(way.end).count = 2;
-        std::get<network::DriverEnd>(way.end).wiring = network::Joining::series;
+        std::get<network::DriverEnd>(way.end).inSeries = 2;
     }
     const auto a = solved(once, sparse());
     const auto b = solved(twice, sparse());

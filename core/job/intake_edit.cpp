@@ -1,0 +1,428 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/intake_edit.h"
+
+#include "core/job/bench.h"
+#include "core/job/evaluate.h"
+#include "core/job/front_edit.h"
+#include "core/job/new_job.h"
+#include "core/network/ladder_edit.h"
+#include "core/text/words.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <cstdint>
+
+namespace yf::job {
+
+namespace {
+
+template <class F>
+Edit inCabinet(std::string name, const std::string& cabinet, F&& change) {
+    Edit edit;
+    edit.name = std::move(name);
+    edit.apply = [cabinet, change = std::forward<F>(change)](const Job& job) -> Result<Job> {
+        Job changed = job;
+        const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
+        if (found == changed.cabinets.end()) {
+            return Error{"cabinet", "'" + cabinet + "' given", "is not in the job"};
+        }
+        Done made = change(changed, *found);
+        if (!made) {
+            return made.error();
+        }
+        return changed;
+    };
+    return edit;
+}
+
+template <class T>
+std::string newId(const std::vector<T>& list, const std::string& stem) {
+    for (std::size_t n = list.size() + 1;; ++n) {
+        const std::string id = stem + "-" + std::to_string(n);
+        if (std::ranges::find(list, id, &T::id) == list.end()) {
+            return id;
+        }
+    }
+}
+
+/// In the place of the one with its id, or at the end with a new id.
+template <class T>
+void put(std::vector<T>& list, T item, const std::string& stem) {
+    const auto found = std::ranges::find(list, item.id, &T::id);
+    if (!item.id.empty() && found != list.end()) {
+        *found = std::move(item);
+        return;
+    }
+    if (item.id.empty()) {
+        item.id = newId(list, stem);
+    }
+    list.push_back(std::move(item));
+}
+
+template <class T>
+Done take(std::vector<T>& list, const std::string& id, const char* subject) {
+    if (std::erase_if(list, [&](const T& item) { return item.id == id; }) == 0) {
+        return Error{subject, "'" + id + "' given", "is not in the list"};
+    }
+    return done();
+}
+
+bool isMounted(const Cabinet& cabinet, const std::string& driver) {
+    return std::ranges::find(cabinet.mounts, driver, &Mount::driver) != cabinet.mounts.end();
+}
+
+/// 64-bit FNV-1a, as for curves.
+std::string digest(const std::string& bytes) {
+    std::uint64_t hash = 0xcbf29ce484222325ULL;
+    for (const char byte : bytes) {
+        hash ^= static_cast<unsigned char>(byte);
+        hash *= 0x100000001b3ULL;
+    }
+    std::string hex;
+    for (int shift = 60; shift >= 0; shift -= 4) {
+        hex += "0123456789abcdef"[(hash >> static_cast<unsigned>(shift)) & 0xFU];
+    }
+    return hex;
+}
+
+bool isPicture(const std::string& bytes) {
+    return bytes.starts_with("\x89PNG\r\n\x1a\n") || bytes.starts_with("\xff\xd8\xff");
+}
+
+network::DriverEnd* endOf(Cabinet& cabinet, const std::string& driver) {
+    network::Section* top = cabinet.circuit.tree();
+    if (top == nullptr) {
+        return nullptr;
+    }
+    if (auto* end = std::get_if<network::DriverEnd>(&top->end)) {
+        return end->driver == driver ? end : nullptr;
+    }
+    for (network::Section& way : std::get<network::Ways>(top->end).sections) {
+        auto* end = std::get_if<network::DriverEnd>(&way.end);
+        if (end != nullptr && end->driver == driver) {
+            return end;
+        }
+    }
+    return nullptr;
+}
+
+} // namespace
+
+std::string protectorName(ProtectorKind kind) {
+    constexpr std::array names{YF_WORDS("core", "breaker"),
+                               YF_WORDS("core", "fuse"),
+                               YF_WORDS("core", "PTC"),
+                               YF_WORDS("core", "lamp")};
+    return names.at(static_cast<std::size_t>(kind));
+}
+
+std::string oldPartName(OldPartKind kind) {
+    constexpr std::array names{YF_WORDS("core", "terminal"),
+                               YF_WORDS("core", "wire"),
+                               YF_WORDS("core", "level control"),
+                               YF_WORDS("core", "switch"),
+                               YF_WORDS("core", "capacitor"),
+                               YF_WORDS("core", "coil"),
+                               YF_WORDS("core", "resistor"),
+                               YF_WORDS("core", "damping"),
+                               YF_WORDS("core", "grille"),
+                               YF_WORDS("core", "something else")};
+    return names.at(static_cast<std::size_t>(kind));
+}
+
+Edit changeComplaint(std::string complaint, std::string mergeKey) {
+    Edit edit;
+    edit.name = YF_WORDS("core", "Write down the complaint");
+    edit.mergeKey = std::move(mergeKey);
+    edit.apply = [complaint = std::move(complaint)](const Job& job) -> Result<Job> {
+        Job changed = job;
+        changed.complaint = complaint;
+        return changed;
+    };
+    return edit;
+}
+
+Edit changeAim(Aim aim) {
+    Edit edit;
+    edit.name = YF_WORDS("core", "Change the aim");
+    edit.apply = [aim](const Job& job) -> Result<Job> {
+        Job changed = job;
+        changed.aim = aim;
+        return changed;
+    };
+    return edit;
+}
+
+Edit changePrinted(const std::string& driver, std::string printed) {
+    Edit edit;
+    edit.name = YF_WORDS("core", "Write down what is printed on a driver");
+    edit.apply = [driver, printed = std::move(printed)](const Job& job) -> Result<Job> {
+        Job changed = job;
+        const auto found = std::ranges::find(changed.drivers, driver, &Driver::id);
+        if (found == changed.drivers.end()) {
+            return Error{"driver", "'" + driver + "' given", "is not in the job"};
+        }
+        found->printed = printed;
+        return changed;
+    };
+    return edit;
+}
+
+Edit putProtector(const std::string& cabinet, Protector protector) {
+    return inCabinet(
+        YF_WORDS("core", "Change a protector"),
+        cabinet,
+        [protector = std::move(protector)](Job& /*job*/, Cabinet& c) -> Done {
+            constexpr double least = 0.01;
+            constexpr double most = 100.0;
+            if (protector.rating && !(*protector.rating >= least && *protector.rating <= most)) {
+                return Error{"rating_a", "out of range", "must be 0.01 to 100 A"};
+            }
+            if (!protector.driver.empty() && !isMounted(c, protector.driver)) {
+                return Error{
+                    "driver", "'" + protector.driver + "' given", "is not in this cabinet"};
+            }
+            Protector p = protector;
+            const auto before = std::ranges::find(c.protectors, p.id, &Protector::id);
+            const bool known = before != c.protectors.end() && isBridged(*before);
+            p.wasBridged = p.wasBridged || known;
+            p.wasBridged = isBridged(p);
+            c.noProtectors = false;
+            put(c.protectors, std::move(p), "protector");
+            return done();
+        });
+}
+
+Edit removeProtector(const std::string& cabinet, const std::string& id) {
+    return inCabinet(
+        YF_WORDS("core", "Remove a protector"), cabinet, [id](Job& /*job*/, Cabinet& c) -> Done {
+            return take(c.protectors, id, "protector");
+        });
+}
+
+Edit setNoProtectors(const std::string& cabinet, bool none) {
+    return inCabinet(none ? YF_WORDS("core", "No protector fitted")
+                          : YF_WORDS("core", "Protectors not looked for yet"),
+                     cabinet,
+                     [none](Job& /*job*/, Cabinet& c) -> Done {
+                         if (none && !c.protectors.empty()) {
+                             return Error{"protectors",
+                                          std::to_string(c.protectors.size()) + " listed",
+                                          "remove them first"};
+                         }
+                         c.noProtectors = none;
+                         return done();
+                     });
+}
+
+Edit setNoControls(const std::string& cabinet, bool none) {
+    return inCabinet(none ? YF_WORDS("core", "No level control fitted")
+                          : YF_WORDS("core", "Level controls not looked for yet"),
+                     cabinet,
+                     [none](Job& /*job*/, Cabinet& c) -> Done {
+                         c.noControls = none;
+                         return done();
+                     });
+}
+
+Edit putOldPart(const std::string& cabinet, OldPart part) {
+    return inCabinet(YF_WORDS("core", "Change a part of the old speaker"),
+                     cabinet,
+                     [part = std::move(part)](Job& /*job*/, Cabinet& c) -> Done {
+                         put(c.oldParts, part, "part");
+                         return done();
+                     });
+}
+
+Edit removeOldPart(const std::string& cabinet, const std::string& id) {
+    return inCabinet(
+        YF_WORDS("core", "Remove a part of the old speaker"),
+        cabinet,
+        [id](Job& /*job*/, Cabinet& c) -> Done { return take(c.oldParts, id, "part"); });
+}
+
+Edit addPhoto(const std::string& name, std::string bytes) {
+    Edit edit;
+    edit.name = "Add the picture " + name;
+    auto shared = std::make_shared<const std::string>(std::move(bytes));
+    edit.apply = [name, shared](const Job& job) -> Result<Job> {
+        if (!isPicture(*shared)) {
+            return Error{name, "is no picture", "must be a PNG or JPEG file"};
+        }
+        if (shared->size() > largestPhoto) {
+            return Error{
+                name, std::to_string(shared->size() / 1'000'000) + " MB", "must be at most 20 MB"};
+        }
+        Photo photo{.name = name, .key = digest(*shared), .bytes = shared};
+        if (std::ranges::find(job.photos, photo.key, &Photo::key) != job.photos.end()) {
+            return Error{name, "is in the job already", "choose another"};
+        }
+        Job changed = job;
+        put(changed.photos, std::move(photo), "photo");
+        return changed;
+    };
+    return edit;
+}
+
+Edit captionPhoto(const std::string& id, std::string note) {
+    Edit edit;
+    edit.name = YF_WORDS("core", "Write what a picture shows");
+    edit.apply = [id, note = std::move(note)](const Job& job) -> Result<Job> {
+        Job changed = job;
+        const auto found = std::ranges::find(changed.photos, id, &Photo::id);
+        if (found == changed.photos.end()) {
+            return Error{"photo", "'" + id + "' given", "is not in the job"};
+        }
+        found->note = note;
+        return changed;
+    };
+    return edit;
+}
+
+Edit removePhoto(const std::string& id) {
+    Edit edit;
+    edit.name = YF_WORDS("core", "Remove a picture");
+    edit.apply = [id](const Job& job) -> Result<Job> {
+        Job changed = job;
+        Done taken = take(changed.photos, id, "photo");
+        if (!taken) {
+            return taken.error();
+        }
+        return changed;
+    };
+    return edit;
+}
+
+std::vector<ArrangementChoice> arrangements(const Job& job, const std::string& driver) {
+    constexpr double ratedShare = 0.8; // least modulus over rated impedance, IEC 60268-5
+    std::optional<double> least;
+    std::optional<double> leastAt;
+    const Driver* found = findDriver(job, driver);
+    const Take* impedance =
+        found == nullptr ? nullptr : takeInUse(job, *found, TakeKind::impedance);
+    if (impedance != nullptr) {
+        const curve::Curve& Z = *impedance->curve;
+        for (std::size_t k = 0; k < Z.size(); ++k) {
+            const double f = Z.frequencies()[k];
+            if (f >= 20.0 && f <= 20000.0 && (!least || std::abs(Z.values()[k]) < *least)) {
+                least = std::abs(Z.values()[k]);
+                leastAt = f;
+            }
+        }
+    }
+    std::vector<ArrangementChoice> all;
+    for (const Arrangement a : {Arrangement{1, 1},
+                                Arrangement{2, 1},
+                                Arrangement{1, 2},
+                                Arrangement{3, 1},
+                                Arrangement{1, 3},
+                                Arrangement{2, 2},
+                                Arrangement{4, 1},
+                                Arrangement{1, 4}}) {
+        const double ratio = static_cast<double>(a.inSeries) / a.inParallel;
+        ArrangementChoice choice{.arrangement = a, .leastAt = leastAt};
+        if (found != nullptr && found->nominal) {
+            choice.nominal = *found->nominal * ratio;
+        }
+        if (least) {
+            choice.least = *least * ratio;
+        }
+        choice.safe = choice.least ? *choice.least >= ratedShare * amplifierLeast
+                                   : choice.nominal.value_or(amplifierLeast) >= amplifierLeast;
+        all.push_back(choice);
+    }
+    return all;
+}
+
+Arrangement arrangementOf(const Cabinet& cabinet, const std::string& driver) {
+    for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
+        if (end.driver == driver) {
+            return {end.inSeries, end.inParallel};
+        }
+    }
+    return {};
+}
+
+Edit arrange(const std::string& cabinet,
+             const std::string& driver,
+             const Arrangement& arrangement) {
+    return inCabinet(
+        "Wire " + std::to_string(arrangement.units()) + " on one way",
+        cabinet,
+        [driver, arrangement](Job& job, Cabinet& c) -> Done {
+            network::DriverEnd* end = endOf(c, driver);
+            const Driver* first = findDriver(job, driver);
+            if (end == nullptr || first == nullptr) {
+                return Error{"driver", "'" + driver + "' given", "has no way of its own here"};
+            }
+            std::vector<std::string> others;
+            for (const Mount& mount : c.mounts) {
+                if (findDriver(job, mount.driver)->alike == driver) {
+                    others.push_back(mount.driver);
+                }
+            }
+            const auto wanted = static_cast<std::size_t>(arrangement.units() - 1);
+            while (others.size() > wanted) {
+                const std::string gone = others.back();
+                others.pop_back();
+                std::erase_if(c.mounts, [&](const Mount& m) { return m.driver == gone; });
+                std::erase_if(job.drivers, [&](const Driver& d) { return d.id == gone; });
+            }
+            const Driver model = *findDriver(job, driver);
+            while (others.size() < wanted) {
+                Driver unit = model;
+                unit.alike = driver;
+                unit.condition = Condition::notChecked;
+                unit.responseTake.clear();
+                unit.impedanceTake.clear();
+                unit.name = model.name + " " + static_cast<char>('b' + others.size());
+                std::vector<std::string> taken;
+                for (const Driver& d : job.drivers) {
+                    taken.push_back(d.id);
+                }
+                unit.id = freshId(unit.name, taken);
+                Mount mount = freePlace(job, c, unit.diameter);
+                mount.driver = unit.id;
+                others.push_back(unit.id);
+                job.drivers.push_back(std::move(unit));
+                c.mounts.push_back(mount);
+            }
+            end->inSeries = arrangement.inSeries;
+            end->inParallel = arrangement.inParallel;
+            return done();
+        });
+}
+
+bench::Trace traceOf(const Job& job, const Evaluation& evaluation, const std::string& cabinet) {
+    bench::TraceRequest request;
+    const Cabinet* here = findCabinet(job, cabinet);
+    if (here == nullptr) {
+        return bench::trace(request);
+    }
+    request.noProtectors = here->noProtectors;
+    for (const Mount& mount : here->mounts) {
+        const DriverBench* bench = evaluation.findBench(cabinet, mount.driver);
+        if (bench == nullptr) {
+            continue;
+        }
+        // What is wrong with any driver ends the search; what is right with one says nothing of
+        // the others.
+        for (const BenchEvidence& e : bench->evidence) {
+            const bool own = !isAboutCabinet(e.evidence.check);
+            const bool sound = e.evidence.outcome == "match" || e.evidence.outcome == "normal";
+            if (!(own && sound && here->mounts.size() > 1) &&
+                std::ranges::find(request.evidence, e.evidence) == request.evidence.end()) {
+                request.evidence.push_back(e.evidence);
+            }
+        }
+        for (const std::string& check : bench->diagnosis.barred) {
+            if (std::ranges::find(request.barred, check) == request.barred.end()) {
+                request.barred.push_back(check);
+            }
+        }
+    }
+    return bench::trace(request);
+}
+
+} // namespace yf::job
