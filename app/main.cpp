@@ -107,7 +107,9 @@ int main(int argc, char** argv) {
     const QCommandLineOption reveal(
         QStringLiteral("reveal"),
         QStringLiteral("Part of the window to open: start, front-editor, log, help, finder, "
-                       "differences, snapshot, finding:ID, check:KEY; may be given again."),
+                       "differences, snapshot, finding:ID, check:KEY, "
+                       "practise:NUMBER:LEVEL[:CHECK+CHECK:VERDICT]; may "
+                       "be given again."),
         QStringLiteral("part"));
     const QCommandLineOption import(
         QStringLiteral("import"),

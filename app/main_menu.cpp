@@ -19,6 +19,7 @@
 #include <QApplication>
 #include <QLabel>
 #include <QMenuBar>
+#include <QRandomGenerator>
 #include <QToolButton>
 
 #include <tuple>
@@ -57,6 +58,9 @@ void MainMenu::fillJob() {
     recent_ = job->addMenu(tr("Open a&gain"));
     connect(recent_, &QMenu::aboutToShow, this, &MainMenu::fillRecent);
     add(job, {tr("Open the &demo"), QStringLiteral("demo"), {}}, [this] { window_.openDemo(); });
+    add(job, {tr("&Practise"), QStringLiteral("practise"), {}}, [this] {
+        window_.practise(QRandomGenerator::global()->bounded(1, 1'000'000), 1);
+    });
     add(job, {tr("&Start page"), QStringLiteral("start"), {}}, [this] { window_.showStart(); });
     job->addSeparator();
     needJob_ << add(job,

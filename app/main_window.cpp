@@ -11,6 +11,7 @@
 #include "app/line/line_bar.h"
 #include "app/main_menu.h"
 #include "app/plots/plot.h"
+#include "app/practice/practice_page.h"
 #include "app/record/hold_space.h"
 #include "app/record/log_strip.h"
 #include "app/record/snapshot_bar.h"
@@ -38,6 +39,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
+#include <QRandomGenerator>
 #include <QSettings>
 #include <QStackedWidget>
 #include <QToolButton>
@@ -145,6 +147,8 @@ void MainWindow::build() {
     }
     import_ = new ImportSheet(middle);
     pages_->addWidget(import_);
+    practice_ = new PracticePage(middle);
+    pages_->addWidget(practice_);
     route_ = new Route(stages_, left_);
     findings_ = new FindingsPanel(middle);
     findings_->setProperty("help", QStringLiteral("findings"));
@@ -224,6 +228,10 @@ void MainWindow::connectParts() {
     connect(line_, &LineBar::placeWanted, this, &MainWindow::askPlace);
     connect(startPage_, &StartPage::demoWanted, &desk_, &Desk::openDemo);
     connect(startPage_, &StartPage::newWanted, this, &MainWindow::askNew);
+    connect(startPage_, &StartPage::practiceWanted, this, [this] {
+        practise(QRandomGenerator::global()->bounded(1, 1'000'000), 1);
+    });
+    connect(practice_, &PracticePage::left, this, &MainWindow::leavePractice);
     connect(startPage_, &StartPage::openWanted, this, &MainWindow::askOpen);
     connect(startPage_, &StartPage::recentWanted, &desk_, &Desk::openJob);
     connect(startPage_, &StartPage::earlierWanted, this, &MainWindow::bringBack);
@@ -399,10 +407,41 @@ void MainWindow::showStage(Stage* stage) {
     if (!desk_.lookedAt().isEmpty()) {
         desk_.endLook();
     }
+    if (pages_->currentWidget() == practice_) {
+        practice_->rest();
+        for (QWidget* part : std::initializer_list<QWidget*>{left_, line_, snapshots_}) {
+            part->setVisible(true);
+        }
+    }
     pages_->setCurrentWidget(stage);
     route_->setCurrent(stage);
     setFindingsShown(findingsWanted_);
     displayAll();
+}
+
+void MainWindow::practise(quint64 seed, int level) {
+    notice_->clear();
+    setFrontEditing(false);
+    practice_->begin(seed, static_cast<sim::PracticeLevel>(level - 1));
+    pages_->setCurrentWidget(practice_);
+    route_->setCurrent(nullptr);
+    // The open job, if any, has nothing to do with it.
+    for (QWidget* part : std::initializer_list<QWidget*>{left_, line_, snapshots_, findings_}) {
+        part->setVisible(false);
+    }
+}
+
+void MainWindow::leavePractice() {
+    practice_->rest();
+    const bool open = desk_.document() != nullptr;
+    for (QWidget* part : std::initializer_list<QWidget*>{left_, line_, snapshots_}) {
+        part->setVisible(open);
+    }
+    if (open) {
+        showStage(stage_);
+    } else {
+        showStart();
+    }
 }
 
 void MainWindow::showStart() {
@@ -813,6 +852,12 @@ void MainWindow::reveal(const QString& part) {
         showStart();
     } else if (part.startsWith(QLatin1String("finding:"))) {
         findings_->unfold(part.mid(8));
+    } else if (part.startsWith(QLatin1String("practise:"))) {
+        const QStringList order = part.split(u':');
+        practise(order.value(1).toULongLong(), std::clamp(order.value(2).toInt(), 1, 3));
+        if (order.size() > 3) {
+            practice_->replay(order[3].split(u'+'), order.value(4));
+        }
     } else if (part.startsWith(QLatin1String("check:"))) {
         stage_->reveal(part);
     } else if (part == QLatin1String("snapshot")) {

@@ -30,6 +30,7 @@ class LineBar;
 class LogStrip;
 class MainMenu;
 class Notice;
+class PracticePage;
 class Route;
 class SnapshotBar;
 class StartPage;
@@ -65,6 +66,9 @@ public:
 
     [[nodiscard]] const Evaluated* present() const { return desk_.sight().present.get(); }
 
+    /// A simulated speaker with a hidden fault; level 1 to 3. No job is touched.
+    void practise(quint64 seed, int level);
+
     /// Files for a look before they are taken.
     void previewImport(const QStringList& files) { previewFiles({}, files); }
 
@@ -98,6 +102,7 @@ private:
     void updateTitle();
     void showStage(Stage* stage);
     void showStart();
+    void leavePractice();
     void follow(const QString& figure);
     void showFinding(const speaker::Finding& finding);
     void setFrontEditing(bool editing);
@@ -149,6 +154,7 @@ private:
     QToolButton* editFront_{};
     QStackedWidget* pages_{};
     StartPage* startPage_{};
+    PracticePage* practice_{};
     ImportSheet* import_{};
     QVector<Stage*> stages_;
     Stage* stage_{};

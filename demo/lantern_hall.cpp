@@ -195,18 +195,24 @@ job::Edit renewed() {
 
 /// What was heard and tried before any instrument was fetched.
 std::vector<job::BenchReading> firstChecks() {
-    const auto seen = [](const char* driver, const char* check, const char* outcome) {
-        job::BenchReading r;
-        r.check = check;
-        r.outcome = outcome;
-        r.cabinet = std::string_view(driver).starts_with("left") ? "left" : "right";
-        r.driver = driver;
-        return r;
-    };
+    const auto seen =
+        [](const char* driver, const char* check, const char* outcome, bench::Place place = {}) {
+            job::BenchReading r;
+            r.check = check;
+            r.outcome = outcome;
+            r.cabinet = std::string_view(driver).starts_with("left") ? "left" : "right";
+            r.driver = driver;
+            r.place = place;
+            return r;
+        };
     return {seen("right-sorrel", "symptom", "distorted"),
             seen("right-sorrel", "push", "smooth"),
-            seen("left-teasel", "symptom", "thin_bass"),
-            seen("left-teasel", "battery_pop", "moves_in")};
+            seen("left-brome", "battery_pop", "moves_out"),
+            seen("right-brome", "battery_pop", "moves_out"),
+            seen("left-teasel", "battery_pop", "moves_out"),
+            seen("right-teasel", "battery_pop", "moves_out"),
+            seen("left-teasel", "battery_pop", "moves_in", bench::Place::cabinet),
+            seen("right-teasel", "battery_pop", "moves_out", bench::Place::cabinet)};
 }
 
 std::string minute(int number) {
@@ -223,11 +229,7 @@ std::optional<sim::Specimen> onTheBench(const std::string& driver) {
                : driver == "teasel" ? std::optional(specimenOf(teasel26()))
                                     : std::nullopt;
     }
-    sim::Specimen specimen = specimenOf(found->driver);
-    if (driver == "left-teasel") {
-        specimen.fault = "reversed_polarity";
-    }
-    return specimen;
+    return specimenOf(found->driver);
 }
 
 std::vector<HallTable> hallTables() {

@@ -43,9 +43,9 @@ RULES = {
     "tests/": (["core/", "cli/", "app/", "demo/", "devices/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/check/", "app/intake/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
+STAGES = ["app/check/", "app/intake/", "app/practice/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
 # Shared rooms that only some of them need.
-USES = {"app/check/": ["app/instruments/", "devices/"]}
+USES = {"app/check/": ["app/instruments/", "devices/"], "app/practice/": ["app/check/"]}
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
 
 

@@ -13,6 +13,7 @@
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDateTime>
 #include <QFormLayout>
@@ -70,15 +71,41 @@ CheckCard::CheckCard(QWidget* parent) : QWidget(parent) {
     for (MeterPanel* panel : {ohmmeter_, lcrMeter_}) {
         panel->hide();
         connect(panel, &MeterPanel::leadsTaken, this, [this](double ohms) {
-            leads_->setValue(ohms);
-            judge();
+            if (leads_ != nullptr) {
+                leads_->setValue(ohms);
+                judge();
+            }
         });
     }
 }
 
+void CheckCard::setPractice() {
+    practice_ = true;
+}
+
+void CheckCard::startMeters() {
+    ohmmeter_->useStandIn();
+    lcrMeter_->useStandIn();
+}
+
+void CheckCard::stopMeters() {
+    ohmmeter_->stop();
+    lcrMeter_->stop();
+}
+
+void CheckCard::setUnderTheTips(const sim::Specimen& specimen) {
+    ohmmeter_->setSpecimen(specimen);
+    lcrMeter_->setSpecimen(specimen);
+}
+
+bool CheckCard::cautionsHeeded() const {
+    return heeded_ == nullptr || heeded_->isChecked();
+}
+
 void CheckCard::placeMeter(QVBoxLayout* column) {
     MeterPanel* panel = check_ == "dcr" ? ohmmeter_ : lcrMeter_;
-    if (const job::Driver* driver = job::findDriver(state_->job, driver_)) {
+    const job::Driver* driver = job::findDriver(state_->job, driver_);
+    if (driver != nullptr && !practice_) {
         panel->setDriver(*driver);
     }
     if (frequency_ != nullptr) {
@@ -112,6 +139,7 @@ void CheckCard::build() {
     delete content_;
     content_ = new QWidget(this);
     layout()->addWidget(content_);
+    heeded_ = nullptr;
     readings_ = r_ = nullptr;
     leads_ = nominal_ = l_ = nullptr;
     place_ = frequency_ = mode_ = voltage_ = nullptr;
@@ -159,6 +187,11 @@ void CheckCard::build() {
     }
     if (!cautions.isEmpty()) {
         column->addWidget(told(cautions.join(u'\n'), content_, t.mind));
+        if (practice_) {
+            heeded_ = new QCheckBox(tr("I have done so"), content_);
+            heeded_->setObjectName(QStringLiteral("check_heeded"));
+            column->addWidget(heeded_);
+        }
     }
     if (const QString pitfall = spoken(bench::pitfallInWords(check_)); !pitfall.isEmpty()) {
         column->addWidget(told(QStringLiteral("● ") + pitfall, content_, t.quietInk));
@@ -177,7 +210,7 @@ void CheckCard::build() {
     } else if (check_ == "lcr") {
         buildPair(form);
         placeMeter(meter);
-    } else if (check_ == "battery_pop") {
+    } else if (check_ == "battery_pop" && !practice_) {
         buildVoltage(form);
     }
     judgement_ = told({}, content_, t.ink);
@@ -306,6 +339,14 @@ void CheckCard::buildVoltage(QFormLayout* form) {
 }
 
 void CheckCard::buildOutcomes(QVBoxLayout* column) {
+    if (practice_) {
+        auto* make = new QPushButton(tr("Do it"), content_);
+        make->setObjectName(QStringLiteral("check_make"));
+        make->setProperty("main", true);
+        connect(make, &QPushButton::clicked, this, &CheckCard::makeWanted);
+        column->addWidget(make, 0, Qt::AlignLeft);
+        return;
+    }
     auto* holder = new QWidget(content_);
     auto* flow = new FlowLayout(holder);
     flow->setContentsMargins(0, 0, 0, 0);
@@ -417,7 +458,7 @@ void CheckCard::judge() {
             scale_->display(request.nominal, dcr, request.twin);
         }
         keep_->setEnabled(good);
-    } else {
+    } else if (!practice_) {
         const bool barred = [&] {
             const job::DriverBench* bench = state_->evaluation.findBench(cabinet_, driver_);
             return bench != nullptr && std::ranges::find(bench->diagnosis.barred, check_) !=
@@ -549,6 +590,7 @@ void CheckCard::showEarlier() {
             QMetaObject::invokeMethod(
                 this, [this, id, now] { Q_EMIT asideWanted(id, !now); }, Qt::QueuedConnection);
         });
+        aside->setVisible(!practice_);
         row->addWidget(aside, 0, Qt::AlignTop);
         column->addWidget(line);
     }

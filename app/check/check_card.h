@@ -2,7 +2,9 @@
 #pragma once
 
 #include "app/stage.h"
+#include "core/sim/specimen.h"
 
+class QCheckBox;
 class QComboBox;
 class QFormLayout;
 class QLabel;
@@ -24,6 +26,16 @@ class CheckCard final : public QWidget {
 public:
     explicit CheckCard(QWidget* parent = nullptr);
 
+    /// In practice a check is made, not told: a button makes it and `makeWanted` asks for its
+    /// outcome; cautions wait for a tick. Meters are the stand-ins, on what `setUnderTheTips` says.
+    void setPractice();
+    void startMeters();
+    void stopMeters();
+    void setUnderTheTips(const sim::Specimen& specimen);
+
+    /// Whether the cautions of the open card were ticked.
+    [[nodiscard]] bool cautionsHeeded() const;
+
     void display(const Sight& sight, const std::string& check);
 
     [[nodiscard]] const std::string& check() const { return check_; }
@@ -40,6 +52,7 @@ Q_SIGNALS:
     void entered(const yf::job::BenchReading& reading);
     void asideWanted(const QString& reading, bool aside);
     void nominalGiven(double ohms);
+    void makeWanted();
 
 private:
     void build();
@@ -54,6 +67,8 @@ private:
     [[nodiscard]] job::BenchReading begun() const;
     [[nodiscard]] Result<job::BenchReading> written() const;
 
+    bool practice_{};
+    QCheckBox* heeded_{};
     std::shared_ptr<const Evaluated> state_;
     std::string cabinet_;
     std::string driver_;

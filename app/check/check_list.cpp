@@ -153,6 +153,23 @@ void CheckList::display(const job::DriverBench& bench) {
     setOpen(open_);
 }
 
+void CheckList::displayPlain(const job::DriverBench& bench) {
+    const QSignalBlocker quiet(this);
+    clear();
+    for (const bench::Check& check : bench::shippedTable().checks) {
+        const auto made = std::ranges::find_if(bench.evidence, [&](const job::BenchEvidence& e) {
+            return e.evidence.check == check.key;
+        });
+        row(check.key,
+            made != bench.evidence.end()
+                ? QStringLiteral("✓ ") +
+                      spoken(bench::outcomeInWords(check.key, made->evidence.outcome))
+                : tr("%1 min").arg(check.minutes),
+            0.0);
+    }
+    setOpen(open_);
+}
+
 void CheckList::setOpen(const QString& check) {
     const QSignalBlocker quiet(this);
     open_ = check;

@@ -17,6 +17,9 @@ public:
 
     void display(const job::DriverBench& bench);
 
+    /// All checks in the order of the table, without advice; what was done stands with its outcome.
+    void displayPlain(const job::DriverBench& bench);
+
     /// Marks the check whose card is open.
     void setOpen(const QString& check);
 

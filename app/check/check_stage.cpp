@@ -5,14 +5,18 @@
 #include "app/check/check_list.h"
 #include "app/check/check_words.h"
 #include "app/check/diagnosis_view.h"
+#include "app/check/polarity_view.h"
 #include "app/theme/theme.h"
+#include "app/widgets/flow_layout.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 #include "core/text/number.h"
 
+#include <QEvent>
 #include <QGridLayout>
 #include <QLabel>
 #include <QScrollArea>
+#include <QStackedWidget>
 #include <QToolButton>
 
 #include <algorithm>
@@ -73,6 +77,20 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
     list_ = new CheckList(this);
 
     auto* head = new QHBoxLayout;
+    const auto tab = [&](const QString& text, const QString& name, int page) {
+        auto* button = new QToolButton(this);
+        button->setText(text);
+        button->setObjectName(name);
+        button->setCheckable(true);
+        button->setChecked(page == 0);
+        button->setProperty("chip", true);
+        connect(button, &QToolButton::clicked, this, [this, page] { showPage(page); });
+        head->addWidget(button);
+        tabs_.push_back(button);
+    };
+    tab(tr("One driver"), QStringLiteral("check_one"), 0);
+    tab(tr("Polarity round"), QStringLiteral("check_polarity"), 1);
+    head->addSpacing(8);
     head->addWidget(name_, 1);
     auto* found = new QLabel(tr("Found:"), this);
     head->addWidget(found);
@@ -96,25 +114,63 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
     condition(Condition::suspect, tr("suspect"), QStringLiteral("found_suspect"));
     condition(Condition::dead, tr("dead"), QStringLiteral("found_dead"));
 
+    decision_ = new QWidget(this);
+    decision_->setObjectName(QStringLiteral("check_decision"));
+    auto* chips = new QWidget(decision_);
+    auto* flow = new FlowLayout(chips);
+    flow->setContentsMargins(0, 0, 0, 0);
+    flow->setSpacing(5);
+    for (std::size_t i = 0; i < bench::remedyNames.size(); ++i) {
+        auto* chip = new QToolButton(chips);
+        chip->setText(spoken(bench::remedyInWords(static_cast<bench::Remedy>(i))));
+        chip->setObjectName(QStringLiteral("remedy_") + words(bench::remedyNames.at(i)));
+        chip->setCheckable(true);
+        chip->setProperty("chip", true);
+        chip->installEventFilter(this);
+        connect(chip, &QToolButton::clicked, this, [this, i] {
+            Q_EMIT edited(job::decide(sight_.driver, static_cast<bench::Remedy>(i)));
+            Q_EMIT gestureEnded();
+        });
+        flow->addWidget(chip);
+        remedies_.push_back(chip);
+    }
+    unmatched_ = line(decision_, QStringLiteral("check_unmatched"), 10.0, QFont::Normal);
+    auto* decisionColumn = new QVBoxLayout(decision_);
+    decisionColumn->setContentsMargins(0, 0, 0, 0);
+    decisionColumn->setSpacing(3);
+    decisionColumn->addWidget(chips);
+    decisionColumn->addWidget(unmatched_);
+
+    auto* one = new QWidget(this);
     auto* left = new QVBoxLayout;
     left->setSpacing(4);
     left->addWidget(verdict_);
     left->addWidget(meaning_);
     left->addWidget(bar_);
-    left->addSpacing(6);
+    left->addSpacing(2);
+    left->addWidget(decision_);
+    left->addSpacing(4);
     left->addWidget(diagnosis_);
     left->addSpacing(6);
     left->addWidget(list_, 1);
-    auto* grid = new QGridLayout(this);
-    grid->setContentsMargins(12, 6, 8, 6);
-    grid->setHorizontalSpacing(14);
-    grid->addLayout(head, 0, 0, 1, 2);
-    grid->addLayout(left, 1, 0);
-    grid->addWidget(cardArea_, 1, 1);
-    grid->setColumnStretch(0, 11);
-    grid->setColumnStretch(1, 10);
-    grid->setRowStretch(1, 1);
+    auto* row = new QHBoxLayout(one);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(14);
+    row->addLayout(left, 11);
+    row->addWidget(cardArea_, 10);
+    polarity_ = new PolarityView(this);
+    pages_ = new QStackedWidget(this);
+    pages_->addWidget(one);
+    pages_->addWidget(polarity_);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(12, 6, 8, 6);
+    column->addLayout(head);
+    column->addWidget(pages_, 1);
 
+    connect(polarity_, &PolarityView::edited, this, [this](const job::Edit& edit) {
+        Q_EMIT edited(edit);
+        Q_EMIT gestureEnded();
+    });
     connect(list_, &CheckList::wanted, this, [this](const QString& check) {
         chosen_ = check.toStdString();
         open(chosen_);
@@ -133,6 +189,52 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
         Q_EMIT edited(job::changeNominal(sight_.driver, ohms));
         Q_EMIT gestureEnded();
     });
+}
+
+void CheckStage::showPage(int page) {
+    pages_->setCurrentIndex(page);
+    for (int i = 0; i < tabs_.size(); ++i) {
+        tabs_[i]->setChecked(i == page);
+    }
+    if (sight_.present) {
+        display(sight_);
+    }
+}
+
+bool CheckStage::eventFilter(QObject* watched, QEvent* event) {
+    const auto at = remedies_.indexOf(static_cast<QToolButton*>(watched));
+    if (at >= 0 && sight_.present) {
+        // What a remedy would leave unmatched, before it is chosen.
+        if (event->type() == QEvent::Enter || event->type() == QEvent::FocusIn) {
+            unmatched_->setText(spoken(bench::unmatchedInWords(static_cast<bench::Remedy>(at))));
+        } else if (event->type() == QEvent::Leave || event->type() == QEvent::FocusOut) {
+            showDecision(sight_.present->evaluation.findBench(sight_.cabinet, sight_.driver));
+        }
+    }
+    return Stage::eventFilter(watched, event);
+}
+
+void CheckStage::showDecision(const job::DriverBench* bench) {
+    const job::Driver* driver = job::findDriver(sight_.present->job, sight_.driver);
+    const bool settled = bench != nullptr && driver != nullptr &&
+                         (bench->diagnosis.done || driver->decision != bench::Remedy::undecided);
+    decision_->setVisible(settled);
+    if (!settled) {
+        return;
+    }
+    const std::vector<bench::Remedy> fitting = bench::remediesFor(bench->diagnosis.top);
+    for (qsizetype i = 0; i < remedies_.size(); ++i) {
+        const auto remedy = static_cast<bench::Remedy>(i);
+        const bool fits = std::ranges::find(fitting, remedy) != fitting.end();
+        const bool chosen = driver->decision == remedy;
+        remedies_[i]->setVisible(fits || chosen ||
+                                 (i == 0 && driver->decision != bench::Remedy::undecided));
+        remedies_[i]->setChecked(chosen);
+    }
+    unmatched_->setText(driver->decision == bench::Remedy::undecided
+                            ? tr("What to do? Each says what it leaves unmatched.")
+                            : spoken(bench::unmatchedInWords(driver->decision)));
+    paint(unmatched_, theme().quietInk);
 }
 
 QString CheckStage::state(const Sight& sight) const {
@@ -171,7 +273,11 @@ void CheckStage::display(const Sight& sight) {
                        ? tr("No driver chosen: click one on the Front. Checks are made one driver "
                             "at a time.")
                        : describe(job, sight));
+    if (pages_->currentIndex() == 1) {
+        polarity_->display(sight);
+    }
     showVerdict(bench);
+    showDecision(bench);
     diagnosis_->setVisible(bench != nullptr);
     cardArea_->setVisible(bench != nullptr);
     list_->setVisible(bench != nullptr);
@@ -195,9 +301,14 @@ void CheckStage::showVerdict(const job::DriverBench* bench) {
         return;
     }
     const bench::Diagnosis& d = bench->diagnosis;
-    verdict_->setText(verdictSaid(d, !bench->evidence.empty()));
+    const job::Driver* driver = job::findDriver(sight_.present->job, bench->driver);
+    // The checks ask what is wrong with a speaker that was complained of; who has found a driver
+    // sound has answered that, unless they are sure of a fault.
+    const bool sound = driver->condition == Condition::sound && !d.done;
+    verdict_->setText(sound ? tr("Found sound") : verdictSaid(d, !bench->evidence.empty()));
     meaning_->setText(
-        d.done ? spoken(bench::consequenceInWords(d.top))
+        sound    ? tr("If something is wrong with the speaker after all, these are the chances:")
+        : d.done ? spoken(bench::consequenceInWords(d.top))
         : bench->offers.empty()
             ? tr("No check is left that would tell more; what remains possible is shown below.")
             : tr("Best next: %1.").arg(spoken(bench::checkInWords(bench->offers.front().check))));
@@ -214,6 +325,11 @@ void CheckStage::open(const std::string& check) {
 }
 
 void CheckStage::reveal(const QString& figure) {
+    if (figure == QLatin1String("check:polarity")) {
+        showPage(1);
+        return;
+    }
+    showPage(0);
     if (figure.startsWith(QStringLiteral("check:"))) {
         chosen_ = figure.mid(6).toStdString();
         open(chosen_);

@@ -5,6 +5,7 @@
 
 class QLabel;
 class QScrollArea;
+class QStackedWidget;
 class QToolButton;
 
 namespace yf::app {
@@ -12,6 +13,7 @@ namespace yf::app {
 class CheckCard;
 class CheckList;
 class DiagnosisView;
+class PolarityView;
 
 /// What is wrong with a driver, how sure that is, and which check to make next.
 class CheckStage final : public Stage {
@@ -32,9 +34,14 @@ public:
     void display(const Sight& sight) override;
     void reveal(const QString& figure) override;
 
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
 private:
     void open(const std::string& check);
     void showVerdict(const job::DriverBench* bench);
+    void showDecision(const job::DriverBench* bench);
+    void showPage(int page);
 
     Sight sight_;
     std::string chosen_; ///< by hand; empty: the best next one
@@ -47,6 +54,12 @@ private:
     QScrollArea* cardArea_{};
     CheckList* list_{};
     QVector<QToolButton*> conditions_;
+    QWidget* decision_{};
+    QLabel* unmatched_{};
+    QVector<QToolButton*> remedies_; ///< in the order of bench::Remedy
+    QStackedWidget* pages_{};
+    PolarityView* polarity_{};
+    QVector<QToolButton*> tabs_;
 };
 
 } // namespace yf::app

@@ -16,7 +16,7 @@ namespace {
 
 constexpr int most = 5; // faults and reasons that a glance can take
 constexpr int row = 24;
-constexpr int nameWidth = 190;
+constexpr int nameWidth = 206;
 constexpr int figureWidth = 56;
 constexpr int gap = 8;
 constexpr double longest = 7.0; // bits that fill a reason's bar

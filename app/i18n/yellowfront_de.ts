@@ -754,6 +754,62 @@ Ohm gegen den Aufdruck.</translation>
         <source>A driver flat on the bench has its vent shut, and reads wrong.</source>
         <translation>Ein Chassis flach auf dem Tisch hat seine Polkernbohrung zu und liest falsch.</translation>
     </message>
+    <message>
+        <source>undecided</source>
+        <translation>nicht entschieden</translation>
+    </message>
+    <message>
+        <source>leave it</source>
+        <translation>so lassen</translation>
+    </message>
+    <message>
+        <source>clean it</source>
+        <translation>reinigen</translation>
+    </message>
+    <message>
+        <source>repair it</source>
+        <translation>instand setzen</translation>
+    </message>
+    <message>
+        <source>recone it</source>
+        <translation>neu bespulen</translation>
+    </message>
+    <message>
+        <source>replace this one</source>
+        <translation>dieses ersetzen</translation>
+    </message>
+    <message>
+        <source>replace the set</source>
+        <translation>den Satz ersetzen</translation>
+    </message>
+    <message>
+        <source>Nothing is decided yet.</source>
+        <translation>Noch ist nichts entschieden.</translation>
+    </message>
+    <message>
+        <source>Stays as it is, fault and all; say so to the owner.</source>
+        <translation>Bleibt, wie es ist, samt Fehler; das dem Besitzer sagen.</translation>
+    </message>
+    <message>
+        <source>Nothing is left unmatched; what was dirty once gets dirty again.</source>
+        <translation>Nichts bleibt ungleich; was einmal verschmutzt war, verschmutzt wieder.</translation>
+    </message>
+    <message>
+        <source>Cone and coil stay; a new surround or part may shift resonance and level a little: compare with the twin.</source>
+        <translation>Membran und Spule bleiben; eine neue Sicke oder ein neues Teil kann Resonanz und Pegel etwas verschieben: mit dem Zwilling vergleichen.</translation>
+    </message>
+    <message>
+        <source>Moving mass and resonance differ from the twin&apos;s: measure both, expect up to a decibel.</source>
+        <translation>Bewegte Masse und Resonanz weichen vom Zwilling ab: beide messen, bis zu einem Dezibel erwarten.</translation>
+    </message>
+    <message>
+        <source>Age, sensitivity and radiation differ from the twin&apos;s; the network was made for the old one.</source>
+        <translation>Alter, Empfindlichkeit und Abstrahlung weichen vom Zwilling ab; die Weiche war für das alte gemacht.</translation>
+    </message>
+    <message>
+        <source>Nothing is left unmatched between the sides; most parts, and the network is tuned anew.</source>
+        <translation>Zwischen den Seiten bleibt nichts ungleich; die meisten Teile, und die Weiche wird neu abgestimmt.</translation>
+    </message>
 </context>
 <context>
     <name>core</name>
@@ -2637,6 +2693,82 @@ Ohm gegen den Aufdruck.</translation>
         <source>Remove a picture</source>
         <translation>Ein Bild entfernen</translation>
     </message>
+    <message>
+        <source>%1 moves %2 on its lugs and %3 through the network, which is drawn without reversing it.</source>
+        <translation>%1 bewegt sich an den Anschlüssen %2 und durch die Weiche %3, die ohne Umpolung gezeichnet ist.</translation>
+    </message>
+    <message>
+        <source>%1 moves %2 on its lugs and %3 through the network, which is drawn with it reversed.</source>
+        <translation>%1 bewegt sich an den Anschlüssen %2 und durch die Weiche %3, die mit Umpolung gezeichnet ist.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads at %1, or draw the network as it is wired.</source>
+        <translation>Die beiden Leitungen an %1 tauschen, oder die Weiche zeichnen, wie sie verdrahtet ist.</translation>
+    </message>
+    <message>
+        <source>%1 moves inwards in %2 and outwards in %3, on their own lugs.</source>
+        <translation>%1 bewegt sich in %2 nach innen und in %3 nach außen, an den eigenen Anschlüssen.</translation>
+    </message>
+    <message>
+        <source>%1 moves inwards in %2 and outwards in %3, through their networks.</source>
+        <translation>%1 bewegt sich in %2 nach innen und in %3 nach außen, durch die Weichen.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads at %1 in %2; its terminals are marked the other way, or its coil is wound so.</source>
+        <translation>Die beiden Leitungen an %1 in %2 tauschen; die Anschlüsse sind anders herum gezeichnet, oder die Spule ist so gewickelt.</translation>
+    </message>
+    <message>
+        <source>The pair %1 and %2 has fuller bass with one side reversed.</source>
+        <translation>Das Paar %1 und %2 hat mehr Bass, wenn eine Seite umgepolt ist.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads at the terminals of %1, then try the battery there.</source>
+        <translation>Die beiden Leitungen an den Klemmen von %1 tauschen, dann dort die Batterie probieren.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads inside %1, at its terminals or its woofer.</source>
+        <translation>Die beiden Leitungen in %1 tauschen, an den Klemmen oder am Tieftöner.</translation>
+    </message>
+    <message>
+        <source>The battery moves %1 %2 and %3 %4.</source>
+        <translation>Die Batterie bewegt %1 %2 und %3 %4.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads at the terminals of %1.</source>
+        <translation>Die beiden Leitungen an den Klemmen von %1 tauschen.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads at %1 in %2.</source>
+        <translation>Die beiden Leitungen an %1 in %2 tauschen.</translation>
+    </message>
+    <message>
+        <source>Decide what to do about a driver</source>
+        <translation>Entscheiden, was mit einem Chassis geschieht</translation>
+    </message>
+    <message>
+        <source>outwards</source>
+        <translation>nach außen</translation>
+    </message>
+    <message>
+        <source>inwards</source>
+        <translation>nach innen</translation>
+    </message>
+    <message>
+        <source>Both cabinets move the same way: swap the cable&apos;s two leads at one side of the amplifier.</source>
+        <translation>Beide Gehäuse bewegen sich gleich: die beiden Leitungen des Kabels an einer Seite des Verstärkers tauschen.</translation>
+    </message>
+    <message>
+        <source>The bass says that they are alike: one of the two was read wrongly, or the cable turns one side over. Repeat both.</source>
+        <translation>Der Bass sagt, dass sie gleich sind: eines der beiden wurde falsch abgelesen, oder das Kabel polt eine Seite um. Beides wiederholen.</translation>
+    </message>
+    <message>
+        <source>The two sides have fuller bass with one of them reversed.</source>
+        <translation>Die beiden Seiten haben mehr Bass, wenn eine umgepolt ist.</translation>
+    </message>
+    <message>
+        <source>Where the pairs of each side agree, swap the cable of one whole side at the amplifier.</source>
+        <translation>Wo die Paare jeder Seite übereinstimmen, das Kabel einer ganzen Seite am Verstärker tauschen.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CabinetChips</name>
@@ -2774,6 +2906,14 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1: reading of %2</source>
         <translation>%1: Ablesung von %2</translation>
+    </message>
+    <message>
+        <source>I have done so</source>
+        <translation>Das habe ich getan</translation>
+    </message>
+    <message>
+        <source>Do it</source>
+        <translation>Ausführen</translation>
     </message>
 </context>
 <context>
@@ -3028,6 +3168,26 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Not settled. Likeliest: %1, %2</source>
         <translation>Nicht geklärt. Am wahrscheinlichsten: %1, %2</translation>
+    </message>
+    <message>
+        <source>One driver</source>
+        <translation>Ein Chassis</translation>
+    </message>
+    <message>
+        <source>Polarity round</source>
+        <translation>Polaritätsrunde</translation>
+    </message>
+    <message>
+        <source>What to do? Each says what it leaves unmatched.</source>
+        <translation>Was tun? Jedes sagt, was es ungleich lässt.</translation>
+    </message>
+    <message>
+        <source>Found sound</source>
+        <translation>In Ordnung gefunden</translation>
+    </message>
+    <message>
+        <source>If something is wrong with the speaker after all, these are the chances:</source>
+        <translation>Falls am Lautsprecher doch etwas falsch ist, stehen die Chancen so:</translation>
     </message>
 </context>
 <context>
@@ -4172,6 +4332,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>command</source>
         <translation>Befehl</translation>
     </message>
+    <message>
+        <source>&amp;Practise</source>
+        <translation>Ü&amp;ben</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::MainWindow</name>
@@ -4902,6 +5066,239 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::PolarityView</name>
+    <message>
+        <source>out</source>
+        <translation>aus</translation>
+    </message>
+    <message>
+        <source>in</source>
+        <translation>ein</translation>
+    </message>
+    <message>
+        <source>silent</source>
+        <translation>stumm</translation>
+    </message>
+    <message>
+        <source>%1, %2, on its lugs</source>
+        <translation>%1, %2, an den Anschlüssen</translation>
+    </message>
+    <message>
+        <source>− reversed</source>
+        <translation>− umgepolt</translation>
+    </message>
+    <message>
+        <source>not seen</source>
+        <translation>nicht zu sehen</translation>
+    </message>
+    <message>
+        <source>%1, %2, through the network</source>
+        <translation>%1, %2, durch die Weiche</translation>
+    </message>
+    <message>
+        <source>fuller as it is</source>
+        <translation>voller, wie es ist</translation>
+    </message>
+    <message>
+        <source>fuller with one side reversed</source>
+        <translation>voller mit einer Seite umgepolt</translation>
+    </message>
+    <message>
+        <source>on its lugs</source>
+        <translation>an den Anschlüssen</translation>
+    </message>
+    <message>
+        <source>drawn</source>
+        <translation>gezeichnet</translation>
+    </message>
+    <message>
+        <source>through the network</source>
+        <translation>durch die Weiche</translation>
+    </message>
+    <message>
+        <source>whole cabinet, at its terminals</source>
+        <translation>ganzes Gehäuse, an den Klemmen</translation>
+    </message>
+    <message>
+        <source>%1, at its terminals</source>
+        <translation>%1, an den Klemmen</translation>
+    </message>
+    <message>
+        <source>%1 and %2, bass</source>
+        <translation>%1 und %2, Bass</translation>
+    </message>
+    <message>
+        <source>Left side and right side</source>
+        <translation>Linke und rechte Seite</translation>
+    </message>
+    <message>
+        <source>All answers fit together.</source>
+        <translation>Alle Antworten passen zusammen.</translation>
+    </message>
+    <message>
+        <source>The answers so far fit together; not every driver was tried.</source>
+        <translation>Die bisherigen Antworten passen zusammen; noch nicht jedes Chassis wurde probiert.</translation>
+    </message>
+    <message>
+        <source>The pair is not to be heard yet: turns of a driver may be shorted, and that can destroy an amplifier.</source>
+        <translation>Das Paar darf noch nicht gehört werden: ein Chassis kann einen Windungsschluss haben, und der kann einen Verstärker zerstören.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::PracticePage</name>
+    <message>
+        <source>Practise</source>
+        <translation>Üben</translation>
+    </message>
+    <message>
+        <source>1  plain faults, with advice</source>
+        <translation>1  einfache Fehler, mit Rat</translation>
+    </message>
+    <message>
+        <source>Six faults, well advanced; the diagnosis is shown as it grows.</source>
+        <translation>Sechs Fehler, weit fortgeschritten; die Diagnose ist zu sehen, wie sie wächst.</translation>
+    </message>
+    <message>
+        <source>2  all faults</source>
+        <translation>2  alle Fehler</translation>
+    </message>
+    <message>
+        <source>Every fault as often as it comes in, and no advice.</source>
+        <translation>Jeder Fehler so oft, wie er hereinkommt, und kein Rat.</translation>
+    </message>
+    <message>
+        <source>3  no twin</source>
+        <translation>3  kein Zwilling</translation>
+    </message>
+    <message>
+        <source>The same, without a twin to compare with.</source>
+        <translation>Dasselbe, ohne einen Zwilling zum Vergleichen.</translation>
+    </message>
+    <message>
+        <source>Speaker no.</source>
+        <translation>Lautsprecher Nr.</translation>
+    </message>
+    <message>
+        <source>Number of the speaker</source>
+        <translation>Nummer des Lautsprechers</translation>
+    </message>
+    <message>
+        <source>The same number and level are the same speaker, on every machine.</source>
+        <translation>Dieselbe Nummer und Stufe sind derselbe Lautsprecher, auf jedem Rechner.</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is no number of a speaker: digits only.</source>
+        <translation>&apos;%1&apos; ist keine Nummer eines Lautsprechers: nur Ziffern.</translation>
+    </message>
+    <message>
+        <source>Another speaker</source>
+        <translation>Anderer Lautsprecher</translation>
+    </message>
+    <message>
+        <source>Back</source>
+        <translation>Zurück</translation>
+    </message>
+    <message>
+        <source>The speaker</source>
+        <translation>Der Lautsprecher</translation>
+    </message>
+    <message>
+        <source>Its sound twin</source>
+        <translation>Sein guter Zwilling</translation>
+    </message>
+    <message>
+        <source>Your verdict</source>
+        <translation>Das Urteil</translation>
+    </message>
+    <message>
+        <source>Your verdict …</source>
+        <translation>Das Urteil …</translation>
+    </message>
+    <message>
+        <source>That is it</source>
+        <translation>Das ist es</translation>
+    </message>
+    <message>
+        <source>%1 min</source>
+        <translation>%1 min</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::PracticeResultView</name>
+    <message>
+        <source>%1 % of the turns</source>
+        <translation>%1 % der Windungen</translation>
+    </message>
+    <message>
+        <source>friction of %1 N</source>
+        <translation>Reibung von %1 N</translation>
+    </message>
+    <message>
+        <source>%1 % of its value left</source>
+        <translation>%1 % seines Werts sind übrig</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>nichts</translation>
+    </message>
+    <message>
+        <source>Your way, and what each check told of the truth</source>
+        <translation>Der eigene Weg, und was jede Prüfung von der Wahrheit sagte</translation>
+    </message>
+    <message>
+        <source>The advised way</source>
+        <translation>Der empfohlene Weg</translation>
+    </message>
+    <message>
+        <source>Right: %1</source>
+        <translation>Richtig: %1</translation>
+    </message>
+    <message>
+        <source>It was %1, not %2</source>
+        <translation>Es war %1, nicht %2</translation>
+    </message>
+    <message>
+        <source>%1 of 100</source>
+        <translation>%1 von 100</translation>
+    </message>
+    <message>
+        <source>verdict %1 of 60 · time %2 of 25 · safety %3 of 15 · %4 min</source>
+        <translation>Urteil %1 von 60 · Zeit %2 von 25 · Sicherheit %3 von 15 · %4 min</translation>
+    </message>
+    <message>
+        <source>%1: an amplifier, while turns might have been shorted</source>
+        <translation>%1: ein Verstärker, während ein Windungsschluss möglich war</translation>
+    </message>
+    <message>
+        <source>%1: its cautions were not heeded</source>
+        <translation>%1: die Vorsicht wurde nicht beachtet</translation>
+    </message>
+    <message>
+        <source>called sound: the next amplifier would have paid for it</source>
+        <translation>für gut erklärt: der nächste Verstärker hätte dafür bezahlt</translation>
+    </message>
+    <message>
+        <source>the twin, to compare with</source>
+        <translation>der Zwilling, zum Vergleichen</translation>
+    </message>
+    <message>
+        <source>decided nothing yet</source>
+        <translation>hat noch nichts entschieden</translation>
+    </message>
+    <message>
+        <source>%1 min</source>
+        <translation>%1 min</translation>
+    </message>
+    <message>
+        <source>no check made</source>
+        <translation>keine Prüfung gemacht</translation>
+    </message>
+    <message>
+        <source>together</source>
+        <translation>zusammen</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::ProtectorList</name>
     <message>
         <source>Protectors</source>
@@ -5119,6 +5516,14 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Earlier states of %1</source>
         <translation>Frühere Stände von %1</translation>
+    </message>
+    <message>
+        <source>Practise</source>
+        <translation>Üben</translation>
+    </message>
+    <message>
+        <source>A simulated speaker with a hidden fault: find it.</source>
+        <translation>Ein simulierter Lautsprecher mit einem versteckten Fehler: ihn finden.</translation>
     </message>
 </context>
 <context>

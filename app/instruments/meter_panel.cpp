@@ -184,10 +184,25 @@ void MeterPanel::connectMeter() {
 }
 
 void MeterPanel::setDriver(const job::Driver& driver) {
-    specimen_ = demo::onTheBench(driver.id).value_or(stocked(driver.band));
+    setSpecimen(demo::onTheBench(driver.id).value_or(stocked(driver.band)));
+}
+
+void MeterPanel::setSpecimen(const sim::Specimen& specimen) {
+    specimen_ = specimen;
     if (standIn_) {
         standIn_->meter().setSpecimen(specimen_);
     }
+}
+
+void MeterPanel::useStandIn() {
+    source_->setCurrentIndex(static_cast<int>(Source::standIn));
+    source_->setEnabled(false);
+    choose();
+}
+
+void MeterPanel::stop() {
+    meter_.close();
+    standIn_.reset();
 }
 
 void MeterPanel::setFrequency(double frequency) {

@@ -30,6 +30,11 @@ public:
     /// The driver under the tips: what a stand-in is put to.
     void setDriver(const job::Driver& driver);
 
+    /// The stand-in and nothing else, put to what `setSpecimen` says; `stop` ends it.
+    void useStandIn();
+    void stop();
+    void setSpecimen(const sim::Specimen& specimen);
+
     /// An LCR meter that takes orders is set to it.
     void setFrequency(double frequency);
 

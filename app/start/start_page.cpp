@@ -49,6 +49,9 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     demo_->setProperty("main", true);
     QPushButton* open =
         button(tr("Open a job …"), QStringLiteral("start_open"), &StartPage::openWanted);
+    QPushButton* practise =
+        button(tr("Practise"), QStringLiteral("start_practise"), &StartPage::practiceWanted);
+    practise->setToolTip(tr("A simulated speaker with a hidden fault: find it."));
     form_ = new NewJobForm(this);
     connect(form_, &NewJobForm::made, this, [this] { Q_EMIT newWanted(form_->wanted()); });
     auto* ways = new QVBoxLayout;
@@ -58,6 +61,7 @@ StartPage::StartPage(QWidget* parent) : QWidget(parent) {
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(demo_);
     buttons->addWidget(open);
+    buttons->addWidget(practise);
     buttons->addStretch(1);
     ways->addLayout(buttons);
     ways->addSpacing(16);

@@ -38,6 +38,7 @@ public:
 Q_SIGNALS:
     void demoWanted();
     void openWanted();
+    void practiceWanted();
     void newWanted(const yf::job::NewJob& wanted);
     void recentWanted(const QString& path);
     void earlierWanted(const yf::app::EarlierChoice& choice);

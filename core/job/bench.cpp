@@ -122,7 +122,9 @@ std::vector<const BenchReading*>
 latestOfEach(const Job& job, const std::string& cabinet, const std::string& driver) {
     std::vector<const BenchReading*> all;
     for (const BenchReading& r : job.readings) {
-        const bool counts = !r.setAside && !r.outcome.empty() && r.cabinet == cabinet &&
+        // A battery at the terminals tells of the network as well as of the driver.
+        const bool through = r.check == "battery_pop" && r.place == bench::Place::cabinet;
+        const bool counts = !r.setAside && !r.outcome.empty() && !through && r.cabinet == cabinet &&
                             r.driver == (isAboutCabinet(r.check) ? "" : driver);
         if (!counts) {
             continue;
@@ -313,7 +315,9 @@ Edit addReading(BenchReading reading) {
                 if (isAboutCabinet(joined.check)) {
                     joined.driver.clear();
                 }
-                if (findCabinet(job, joined.cabinet) == nullptr) {
+                // The sides of a system are no cabinet.
+                const bool sides = joined.check == "pair_polarity" && joined.cabinet.empty();
+                if (!sides && findCabinet(job, joined.cabinet) == nullptr) {
                     return Error{"cabinet", "'" + joined.cabinet + "' given", "is not in the job"};
                 }
                 if (!joined.driver.empty() && findDriver(job, joined.driver) == nullptr) {
@@ -352,6 +356,19 @@ Edit changeNominal(const std::string& driver, double nominal) {
                     return Error{"driver", "'" + driver + "' given", "is not in the job"};
                 }
                 found->nominal = nominal;
+                return changed;
+            }};
+}
+
+Edit decide(const std::string& driver, bench::Remedy remedy) {
+    return {YF_WORDS("core", "Decide what to do about a driver"),
+            [driver, remedy](const Job& job) -> Result<Job> {
+                Job changed = job;
+                const auto found = std::ranges::find(changed.drivers, driver, &Driver::id);
+                if (found == changed.drivers.end()) {
+                    return Error{"driver", "'" + driver + "' given", "is not in the job"};
+                }
+                found->decision = remedy;
                 return changed;
             }};
 }

@@ -78,6 +78,9 @@ withOutcome(const Job& job, const Assembly& assembly, BenchReading reading);
 /// What is printed on a driver: readings are judged by it. Fails: outside 0.5 to 600 Ω.
 [[nodiscard]] Edit changeNominal(const std::string& driver, double nominal);
 
+/// What is to be done about a driver.
+[[nodiscard]] Edit decide(const std::string& driver, bench::Remedy remedy);
+
 /// What was found of a driver, as an edit of its condition.
 [[nodiscard]] Edit concludeDriver(const std::string& driver, Condition condition);
 

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/bench/remedies.h"
 #include "core/curve/curve.h"
 #include "core/job/intake.h"
 #include "core/job/reading.h"
@@ -69,6 +70,7 @@ struct Driver {
     std::string responseTake;      ///< the take in use; empty: none yet
     std::string impedanceTake;
     std::string printed; ///< what else stands on it
+    bench::Remedy decision{};
     std::string alike;   ///< it shares the way of that driver, wired with it; empty: its own
 
     static void fields(auto& self, auto&& field) {
@@ -85,6 +87,8 @@ struct Driver {
         field(self.responseTake, q::Word{"response_take", "response in use", ""});
         field(self.impedanceTake, q::Word{"impedance_take", "impedance in use", ""});
         field(self.printed, q::Word{"printed", "what else is printed on it", ""});
+        field(self.decision,
+              q::Choice<7>{"decision", bench::remedyNames, "what is to be done about it", 0});
         field(self.alike, q::Word{"alike", "shares the way of that driver", ""});
     }
 

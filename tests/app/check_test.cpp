@@ -10,6 +10,8 @@
 #include "demo/lantern_hall.h"
 #include "tests/support/test_window.h"
 
+#include <QAction>
+#include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
@@ -35,6 +37,14 @@ protected:
     }
 
     const job::Job& job() { return window->document()->job(); }
+
+    /// In this stage first: practising has the same cards and meters.
+    template <class T>
+    T* find(const char* name) {
+        auto* stage = window->findChild<QWidget*>(QStringLiteral("stage_check"));
+        T* own = stage->findChild<T*>(QLatin1String(name));
+        return own != nullptr ? own : WindowTest::find<T>(name);
+    }
 
     QString said(const char* label) { return find<QLabel>(label)->text(); }
 
@@ -267,6 +277,58 @@ TEST_F(CheckTest, troubleOfAMeterIsToldInItsPanel) {
         [&] { return said("meter_ohms_said").contains(QStringLiteral("No connection")); }, 5000));
     EXPECT_TRUE(find<QPushButton>("meter_ohms_take")->isHidden() ||
                 !find<QPushButton>("meter_ohms_take")->isVisible());
+}
+
+TEST_F(CheckTest, thePolarityRoundSaysWhichLeadsToSwap) {
+    click(find<QToolButton>("check_polarity"));
+    settle();
+    QApplication::processEvents();
+    const auto faults = [&] {
+        QStringList all;
+        for (const QLabel* label : find<QWidget>("polarity_faults")->findChildren<QLabel*>()) {
+            all << label->text();
+        }
+        return all.join(u'\n');
+    };
+    EXPECT_TRUE(faults().contains(QStringLiteral("Swap the two leads at Teasel 26 in Left")))
+        << faults().toStdString();
+    EXPECT_FALSE(find<QToolButton>("pair_left_0")->isEnabled()) << "turns may be shorted";
+    const std::size_t before = job().readings.size();
+    click(find<QToolButton>("through_left-teasel_0"));
+    settle();
+    QApplication::processEvents();
+    ASSERT_EQ(job().readings.size(), before + 1);
+    EXPECT_EQ(job().readings.back().place, bench::Place::cabinet);
+    EXPECT_FALSE(faults().contains(QStringLiteral("in Left and outwards in Right")));
+    EXPECT_TRUE(faults().contains(QStringLiteral("drawn with it reversed")))
+        << "now it moves against what is drawn";
+}
+
+TEST_F(CheckTest, aRemedySaysWhatItLeavesUnmatchedBeforeItIsChosen) {
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    EXPECT_TRUE(find<QWidget>("check_decision")->isHidden()) << "not settled yet";
+    openCheck("look_smell");
+    outcome("burnt_smell");
+    openCheck("lcr");
+    write("check_r", "OL");
+    press(Qt::Key_Return);
+    settle();
+    openCheck("dcr");
+    write("check_readings", "OL OL");
+    press(Qt::Key_Return);
+    settle();
+    ASSERT_TRUE(bench("right", "right-sorrel")->diagnosis.done);
+    ASSERT_EQ(bench("right", "right-sorrel")->diagnosis.top, "open_coil");
+    EXPECT_TRUE(find<QToolButton>("remedy_leave")->isHidden()) << "no way to leave an open coil";
+    auto* recone = find<QToolButton>("remedy_recone");
+    QEnterEvent over(QPointF(3, 3), QPointF(3, 3), QPointF(3, 3));
+    QApplication::sendEvent(recone, &over);
+    EXPECT_TRUE(said("check_unmatched").contains(QStringLiteral("Moving mass")));
+    EXPECT_EQ(job::findDriver(job(), "right-sorrel")->decision, bench::Remedy::undecided);
+    click(recone);
+    settle();
+    EXPECT_EQ(job::findDriver(job(), "right-sorrel")->decision, bench::Remedy::recone);
 }
 
 } // namespace yf::test

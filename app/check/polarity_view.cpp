@@ -1,0 +1,295 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/check/polarity_view.h"
+
+#include "app/theme/theme.h"
+#include "app/widgets/words.h"
+#include "core/bench/words.h"
+
+#include <QApplication>
+#include <QDateTime>
+#include <QGridLayout>
+#include <QLabel>
+#include <QScrollArea>
+#include <QToolButton>
+
+#include <algorithm>
+
+namespace yf::app {
+
+namespace {
+
+using job::Bass;
+using job::Direction;
+
+std::string now() {
+    return QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
+}
+
+QLabel* text(const QString& words, QWidget* parent, const QColor& colour) {
+    auto* label = new QLabel(words, parent);
+    label->setTextFormat(Qt::PlainText);
+    QPalette p = label->palette();
+    p.setColor(QPalette::WindowText, colour);
+    label->setPalette(p);
+    return label;
+}
+
+QLabel* bold(const QString& words, QWidget* parent) {
+    QLabel* label = text(words, parent, theme().ink);
+    QFont font = label->font();
+    font.setWeight(QFont::DemiBold);
+    label->setFont(font);
+    return label;
+}
+
+} // namespace
+
+PolarityView::PolarityView(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("polarity_view"));
+    const auto scrolled = [this](QWidget* content) {
+        auto* scroll = new QScrollArea(this);
+        scroll->setWidgetResizable(true);
+        scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        scroll->setFocusPolicy(Qt::NoFocus);
+        scroll->setWidget(content);
+        return scroll;
+    };
+    auto* left = new QWidget(this);
+    tableColumn_ = new QVBoxLayout(left);
+    tableColumn_->setContentsMargins(0, 0, 0, 0);
+    faults_ = new QWidget(this);
+    faults_->setObjectName(QStringLiteral("polarity_faults"));
+    faultColumn_ = new QVBoxLayout(faults_);
+    faultColumn_->setContentsMargins(0, 0, 0, 0);
+    faultColumn_->setSpacing(8);
+    auto* caution = text(QStringLiteral("▲ ") + spoken(bench::cautionInWords("dabs")) +
+                             QStringLiteral("  ") + spoken(bench::cautionInWords("tweeter_once")),
+                         this,
+                         theme().mind);
+    caution->setWordWrap(true);
+    auto* lists = new QHBoxLayout;
+    lists->setSpacing(10);
+    lists->addWidget(scrolled(left), 19);
+    lists->addWidget(scrolled(faults_), 7);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(caution);
+    column->addLayout(lists, 1);
+}
+
+void PolarityView::display(const Sight& sight) {
+    if (shown_ == sight.present) {
+        return;
+    }
+    shown_ = sight.present;
+    round_ = job::polarityRound(shown_->job);
+    barred_ = std::ranges::any_of(*shown_->evaluation.bench, [](const job::DriverBench& bench) {
+        return std::ranges::find(bench.diagnosis.barred, "pair_polarity") !=
+               bench.diagnosis.barred.end();
+    });
+    // Later: a chip that was pressed must not be gone while it still speaks.
+    QMetaObject::invokeMethod(
+        this,
+        [this] {
+            rebuild();
+            showFaults();
+        },
+        Qt::QueuedConnection);
+}
+
+void PolarityView::addChoice(QGridLayout* grid, int row, int column, const Choice& choice) {
+    auto* holder = new QWidget(table_);
+    auto* line = new QHBoxLayout(holder);
+    line->setContentsMargins(0, 0, 0, 0);
+    line->setSpacing(3);
+    for (int i = 0; i < choice.words.size(); ++i) {
+        auto* chip = new QToolButton(holder);
+        chip->setText(choice.words[i]);
+        chip->setObjectName(QStringLiteral("%1_%2").arg(choice.name).arg(i));
+        chip->setAccessibleName(QStringLiteral("%1: %2").arg(choice.says, choice.words[i]));
+        chip->setCheckable(true);
+        chip->setChecked(i == choice.chosen);
+        chip->setEnabled(choice.enabled);
+        chip->setProperty("chip", true);
+        connect(chip, &QToolButton::clicked, this, [act = choice.act, i] { act(i); });
+        line->addWidget(chip);
+    }
+    line->addStretch(1);
+    grid->addWidget(holder, row, column);
+}
+
+void PolarityView::addDriver(QGridLayout* grid, int row, const job::DriverPolarity& driver) {
+    const Theme& t = theme();
+    const job::Job& job = shown_->job;
+    const QString name = words(job::findDriver(job, driver.driver)->name);
+    const QString cabinet = words(job::findCabinet(job, driver.cabinet)->name);
+    grid->addWidget(text(name, table_, t.ink), row, 0);
+    const auto act = [this, driver](bench::Place place) {
+        return [this, driver, place](int i) {
+            Q_EMIT edited(job::noteDirection(
+                driver.cabinet, driver.driver, place, static_cast<Direction>(i + 1), now()));
+        };
+    };
+    addChoice(grid,
+              row,
+              1,
+              {QStringLiteral("lugs_") + words(driver.driver),
+               {tr("out"), tr("in"), tr("silent")},
+               tr("%1, %2, on its lugs").arg(name, cabinet),
+               static_cast<int>(driver.onLugs) - 1,
+               true,
+               act(bench::Place::driver)});
+    grid->addWidget(
+        text(driver.drawn > 0 ? QStringLiteral("+") : tr("− reversed"), table_, t.quietInk),
+        row,
+        2,
+        Qt::AlignCenter);
+    addChoice(grid,
+              row,
+              3,
+              {QStringLiteral("through_") + words(driver.driver),
+               {tr("out"), tr("in"), tr("not seen")},
+               tr("%1, %2, through the network").arg(name, cabinet),
+               static_cast<int>(driver.throughNetwork) - 1,
+               true,
+               act(bench::Place::cabinet)});
+}
+
+void PolarityView::addBass(QGridLayout* grid,
+                           int row,
+                           const QString& words,
+                           const QString& name,
+                           const std::string& cabinet,
+                           Bass bass) {
+    grid->addWidget(bold(words, table_), row, 0);
+    auto* holder = new QWidget(table_);
+    auto* inner = new QGridLayout(holder);
+    inner->setContentsMargins(0, 0, 0, 0);
+    addChoice(inner,
+              0,
+              0,
+              {name,
+               {tr("fuller as it is"), tr("fuller with one side reversed")},
+               words,
+               static_cast<int>(bass) - 1,
+               !barred_,
+               [this, cabinet](int i) {
+                   Q_EMIT edited(job::noteBass(cabinet, static_cast<Bass>(i + 1), now()));
+               }});
+    grid->addWidget(holder, row, 1, 1, 3);
+}
+
+void PolarityView::rebuild() {
+    const QWidget* focus = QApplication::focusWidget();
+    const QString focused =
+        focus != nullptr && isAncestorOf(focus) ? focus->objectName() : QString{};
+    delete table_;
+    table_ = new QWidget(this);
+    tableColumn_->insertWidget(0, table_);
+    tableColumn_->addStretch(1);
+    auto* grid = new QGridLayout(table_);
+    grid->setContentsMargins(0, 0, 0, 0);
+    grid->setVerticalSpacing(4);
+    grid->setHorizontalSpacing(6);
+    const Theme& t = theme();
+    const job::Job& job = shown_->job;
+    int row = 0;
+    const QStringList heads{QString{}, tr("on its lugs"), tr("drawn"), tr("through the network")};
+    for (int i = 0; i < heads.size(); ++i) {
+        grid->addWidget(text(heads[i], table_, t.quietInk), row, i);
+    }
+    for (const job::CabinetPolarity& cabinet : round_.cabinets) {
+        const QString name = words(job::findCabinet(job, cabinet.cabinet)->name);
+        grid->addWidget(bold(name, table_), ++row, 0);
+        grid->addWidget(text(tr("whole cabinet, at its terminals"), table_, t.quietInk),
+                        row,
+                        1,
+                        1,
+                        2,
+                        Qt::AlignRight | Qt::AlignVCenter);
+        addChoice(grid,
+                  row,
+                  3,
+                  {QStringLiteral("cabinet_") + words(cabinet.cabinet),
+                   {tr("out"), tr("in"), tr("not seen")},
+                   tr("%1, at its terminals").arg(name),
+                   static_cast<int>(cabinet.atTerminals) - 1,
+                   true,
+                   [this, id = cabinet.cabinet](int i) {
+                       Q_EMIT edited(job::noteDirection(id, static_cast<Direction>(i + 1), now()));
+                   }});
+        for (const job::DriverPolarity& driver : round_.drivers) {
+            if (driver.cabinet == cabinet.cabinet) {
+                addDriver(grid, ++row, driver);
+            }
+        }
+    }
+    for (const job::PairPolarity& pair : round_.pairs) {
+        addBass(grid,
+                ++row,
+                tr("%1 and %2, bass")
+                    .arg(words(job::findCabinet(job, pair.left)->name),
+                         words(job::findCabinet(job, pair.right)->name)),
+                QStringLiteral("pair_") + words(pair.left),
+                pair.left,
+                pair.bass);
+    }
+    constexpr std::size_t severalASide = 2; // pairs
+    if (round_.pairs.size() >= severalASide) {
+        addBass(
+            grid, ++row, tr("Left side and right side"), QStringLiteral("sides"), {}, round_.sides);
+    }
+    if (!focused.isEmpty()) {
+        if (auto* again = findChild<QWidget*>(focused)) {
+            again->setFocus();
+        }
+    }
+}
+
+void PolarityView::showFaults() {
+    qDeleteAll(faults_->findChildren<QWidget*>(QString{}, Qt::FindDirectChildrenOnly));
+    while (QLayoutItem* item = faultColumn_->takeAt(0)) {
+        delete item;
+    }
+    const Theme& t = theme();
+    const auto card =
+        [&](const QString& mark, const QColor& colour, const QString& says, const QString& remedy) {
+            auto* frame = new QWidget(faults_);
+            frame->setProperty("card", true);
+            frame->setAttribute(Qt::WA_StyledBackground);
+            auto* column = new QVBoxLayout(frame);
+            column->setContentsMargins(10, 8, 10, 8);
+            auto* first = text(mark + u' ' + says, frame, colour);
+            first->setWordWrap(true);
+            column->addWidget(first);
+            if (!remedy.isEmpty()) {
+                auto* second = text(remedy, frame, t.ink);
+                second->setWordWrap(true);
+                QFont font = second->font();
+                font.setWeight(QFont::DemiBold);
+                second->setFont(font);
+                column->addWidget(second);
+            }
+            faultColumn_->addWidget(frame);
+        };
+    for (const job::PolarityFault& fault : round_.faults) {
+        card(QStringLiteral("▲"), t.stop, spoken(fault.says), spoken(fault.remedy));
+    }
+    if (round_.faults.empty()) {
+        card(QStringLiteral("✓"),
+             t.good,
+             round_.complete ? tr("All answers fit together.")
+                             : tr("The answers so far fit together; not every driver was tried."),
+             {});
+    }
+    if (barred_) {
+        card(QStringLiteral("■"),
+             t.stop,
+             tr("The pair is not to be heard yet: turns of a driver may be shorted, and that can "
+                "destroy an amplifier."),
+             {});
+    }
+    faultColumn_->addStretch(1);
+}
+
+} // namespace yf::app

@@ -1,0 +1,256 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/polarity.h"
+
+#include "core/job/bench.h"
+#include "core/network/circuit.h"
+#include "core/text/words.h"
+
+#include <algorithm>
+
+namespace yf::job {
+
+namespace {
+
+Direction directionOf(const std::string& outcome) {
+    return outcome == "moves_out"  ? Direction::out
+           : outcome == "moves_in" ? Direction::in
+                                   : Direction::notSeen;
+}
+
+/// The latest of its kind; set aside ones do not count.
+const BenchReading* latest(const Job& job,
+                           std::string_view check,
+                           const std::string& cabinet,
+                           const std::string& driver,
+                           std::optional<bench::Place> place) {
+    const BenchReading* found = nullptr;
+    for (const BenchReading& r : job.readings) {
+        if (!r.setAside && r.check == check && r.cabinet == cabinet && r.driver == driver &&
+            (!place || r.place == *place)) {
+            found = &r;
+        }
+    }
+    return found;
+}
+
+Direction
+battery(const Job& job, const std::string& cabinet, const std::string& driver, bench::Place place) {
+    const BenchReading* r = latest(job, "battery_pop", cabinet, driver, place);
+    return r == nullptr ? Direction::notTried : directionOf(r->outcome);
+}
+
+Bass bassOf(const Job& job, const std::string& cabinet) {
+    const BenchReading* r = latest(job, "pair_polarity", cabinet, "", std::nullopt);
+    return r == nullptr                           ? Bass::notTried
+           : r->outcome == "fuller_when_reversed" ? Bass::fullerReversed
+                                                  : Bass::fullerAsItIs;
+}
+
+bool isKnown(Direction d) {
+    return d == Direction::out || d == Direction::in;
+}
+
+Direction turned(Direction d, int polarity) {
+    if (!isKnown(d) || polarity > 0) {
+        return d;
+    }
+    return d == Direction::out ? Direction::in : Direction::out;
+}
+
+std::string word(Direction d) {
+    return d == Direction::out ? YF_WORDS("core", "outwards") : YF_WORDS("core", "inwards");
+}
+
+const DriverPolarity* find(const PolarityRound& round, const std::string& driver) {
+    const auto found = std::ranges::find(round.drivers, driver, &DriverPolarity::driver);
+    return found == round.drivers.end() ? nullptr : &*found;
+}
+
+/// Which way a cabinet's lowest driver goes at the terminals, by whatever was tried.
+Direction lowest(const Job& job, const PolarityRound& round, const Cabinet& cabinet) {
+    const auto own = std::ranges::find(round.cabinets, cabinet.id, &CabinetPolarity::cabinet);
+    if (own != round.cabinets.end() && isKnown(own->atTerminals)) {
+        return own->atTerminals;
+    }
+    const Mount* low = nullptr;
+    for (const Mount& mount : cabinet.mounts) {
+        if (low == nullptr ||
+            findDriver(job, mount.driver)->band < findDriver(job, low->driver)->band) {
+            low = &mount;
+        }
+    }
+    const DriverPolarity* driver = low == nullptr ? nullptr : find(round, low->driver);
+    if (driver == nullptr) {
+        return Direction::notTried;
+    }
+    return isKnown(driver->throughNetwork) ? driver->throughNetwork
+                                           : turned(driver->onLugs, driver->drawn);
+}
+
+void compareWithNetwork(const Job& job, PolarityRound& round) {
+    for (const DriverPolarity& d : round.drivers) {
+        if (!isKnown(d.onLugs) || !isKnown(d.throughNetwork) ||
+            turned(d.onLugs, d.drawn) == d.throughNetwork) {
+            continue;
+        }
+        const std::string name = findDriver(job, d.driver)->name;
+        round.faults.push_back(
+            {d.cabinet,
+             d.driver,
+             name + " moves " + word(d.onLugs) + " on its lugs and " + word(d.throughNetwork) +
+                 " through the network, which is drawn " +
+                 (d.drawn > 0 ? "without reversing it." : "with it reversed."),
+             "Swap the two leads at " + name + ", or draw the network as it is wired."});
+    }
+}
+
+void compareTwins(const Job& job, PolarityRound& round) {
+    for (const DriverPolarity& d : round.drivers) {
+        const Driver* twin = twinOf(job, d.cabinet, d.driver);
+        const DriverPolarity* other = twin == nullptr ? nullptr : find(round, twin->id);
+        if (other == nullptr) {
+            continue;
+        }
+        // Each pair once: from the side that moves inwards.
+        const bool lugs = d.onLugs == Direction::in && other->onLugs == Direction::out;
+        const bool through = !lugs && d.throughNetwork == Direction::in &&
+                             other->throughNetwork == Direction::out &&
+                             !(d.onLugs == Direction::out && other->onLugs == Direction::in);
+        if (!lugs && !through) {
+            continue;
+        }
+        const std::string name = findDriver(job, d.driver)->name;
+        const std::string here = findCabinet(job, d.cabinet)->name;
+        const std::string there = findCabinet(job, other->cabinet)->name;
+        round.faults.push_back(
+            {d.cabinet,
+             d.driver,
+             name + " moves inwards in " + here + " and outwards in " + there +
+                 (lugs ? ", on their own lugs." : ", through their networks."),
+             lugs ? "Swap the two leads at " + name + " in " + here +
+                        "; its terminals are marked the other way, or its coil is wound so."
+                  : "Swap the two leads at " + name + " in " + here + "."});
+    }
+}
+
+void comparePairs(const Job& job, PolarityRound& round) {
+    for (const PairPolarity& pair : round.pairs) {
+        const Cabinet& left = *findCabinet(job, pair.left);
+        const Cabinet& right = *findCabinet(job, pair.right);
+        const Direction l = lowest(job, round, left);
+        const Direction r = lowest(job, round, right);
+        const bool known = isKnown(l) && isKnown(r);
+        if (pair.bass == Bass::fullerReversed) {
+            const bool agree = known && l == r;
+            const Cabinet& odd = l == Direction::in ? left : right;
+            round.faults.push_back(
+                {odd.id,
+                 "",
+                 "The pair " + left.name + " and " + right.name +
+                     " has fuller bass with one side reversed.",
+                 !known ? "Swap the two leads at the terminals of " + odd.name +
+                              ", then try the battery there."
+                 : agree ? std::string(YF_WORDS("core",
+                                                "Both cabinets move the same way: swap the cable's "
+                                                "two leads at one side of the amplifier."))
+                         : "Swap the two leads inside " + odd.name +
+                               ", at its terminals or its woofer."});
+        } else if (known && l != r) {
+            const Cabinet& odd = l == Direction::in ? left : right;
+            round.faults.push_back(
+                {odd.id,
+                 "",
+                 "The battery moves " + left.name + " " + word(l) + " and " + right.name + " " +
+                     word(r) + ".",
+                 pair.bass == Bass::fullerAsItIs
+                     ? std::string(YF_WORDS("core",
+                                            "The bass says that they are alike: one of the two "
+                                            "was read wrongly, or the cable turns one side over. "
+                                            "Repeat both."))
+                     : "Swap the two leads at the terminals of " + odd.name + "."});
+        }
+    }
+    if (round.sides == Bass::fullerReversed) {
+        round.faults.push_back(
+            {"",
+             "",
+             YF_WORDS("core",
+                      "The two sides have fuller bass with one of them "
+                      "reversed."),
+             YF_WORDS("core",
+                      "Where the pairs of each side agree, swap the cable of one "
+                      "whole side at the amplifier.")});
+    }
+}
+
+Edit note(BenchReading reading, Direction direction) {
+    reading.check = "battery_pop";
+    reading.outcome = direction == Direction::out  ? "moves_out"
+                      : direction == Direction::in ? "moves_in"
+                                                   : "silent";
+    return addReading(std::move(reading));
+}
+
+} // namespace
+
+PolarityRound polarityRound(const Job& job) {
+    PolarityRound round;
+    round.complete = true;
+    for (const Cabinet& cabinet : job.cabinets) {
+        const auto ends = network::driverEnds(cabinet.circuit);
+        for (const Mount& mount : cabinet.mounts) {
+            const Driver& driver = *findDriver(job, mount.driver);
+            const std::string& way = driver.alike.empty() ? driver.id : driver.alike;
+            const auto end = std::ranges::find(ends, way, &network::DriverEnd::driver);
+            round.drivers.push_back({cabinet.id,
+                                     driver.id,
+                                     end == ends.end() ? 1 : end->polarity,
+                                     battery(job, cabinet.id, driver.id, bench::Place::driver),
+                                     battery(job, cabinet.id, driver.id, bench::Place::cabinet)});
+            round.complete = round.complete && round.drivers.back().onLugs != Direction::notTried;
+        }
+        round.cabinets.push_back({cabinet.id, battery(job, cabinet.id, "", bench::Place::cabinet)});
+    }
+    for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
+        for (std::size_t k = i + 1; k < job.cabinets.size(); ++k) {
+            if (job.cabinets[i].twin == job.cabinets[k].id) {
+                round.pairs.push_back(
+                    {job.cabinets[i].id, job.cabinets[k].id, bassOf(job, job.cabinets[i].id)});
+            }
+        }
+    }
+    round.sides = bassOf(job, "");
+    compareWithNetwork(job, round);
+    compareTwins(job, round);
+    comparePairs(job, round);
+    return round;
+}
+
+Edit noteDirection(const std::string& cabinet,
+                   const std::string& driver,
+                   bench::Place place,
+                   Direction direction,
+                   const std::string& at) {
+    BenchReading reading;
+    reading.cabinet = cabinet;
+    reading.driver = driver;
+    reading.place = place;
+    reading.at = at;
+    reading.voltage = 1.5;
+    return note(std::move(reading), direction);
+}
+
+Edit noteDirection(const std::string& cabinet, Direction direction, const std::string& at) {
+    return noteDirection(cabinet, "", bench::Place::cabinet, direction, at);
+}
+
+Edit noteBass(const std::string& cabinet, Bass bass, const std::string& at) {
+    BenchReading reading;
+    reading.check = "pair_polarity";
+    reading.outcome = bass == Bass::fullerReversed ? "fuller_when_reversed" : "fuller_as_is";
+    reading.cabinet = cabinet;
+    reading.at = at;
+    return addReading(std::move(reading));
+}
+
+} // namespace yf::job

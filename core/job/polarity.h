@@ -1,0 +1,78 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/edit.h"
+
+/// The polarity round: every driver on its lugs and through the network, each cabinet at its
+/// terminals, the pair, the sides of a larger system; what does not fit together, and which leads
+/// to swap.
+namespace yf::job {
+
+/// What a battery, plus to plus, or a comparison by ear showed.
+enum class Direction { notTried, out, in, notSeen };
+
+/// One driver of the round.
+struct DriverPolarity {
+    std::string cabinet;
+    std::string driver;
+    int drawn{1}; ///< of the network: −1 where it is drawn reversed
+    Direction onLugs{};
+    Direction throughNetwork{};
+};
+
+/// One cabinet at its terminals: which way its lowest driver goes.
+struct CabinetPolarity {
+    std::string cabinet;
+    Direction atTerminals{};
+};
+
+enum class Bass { notTried, fullerAsItIs, fullerReversed };
+
+struct PairPolarity {
+    std::string left;
+    std::string right;
+    Bass bass{};
+};
+
+/// Something that does not fit, and what to do about it; a sentence each.
+struct PolarityFault {
+    std::string cabinet;
+    std::string driver; ///< empty: about cabinets
+    std::string says;
+    std::string remedy;
+
+    bool operator==(const PolarityFault&) const = default;
+};
+
+struct PolarityRound {
+    std::vector<DriverPolarity> drivers;
+    std::vector<CabinetPolarity> cabinets;
+    std::vector<PairPolarity> pairs;
+    Bass sides{}; ///< of a system of several cabinets a side
+    std::vector<PolarityFault> faults;
+    bool complete{}; ///< every driver was tried on its lugs
+};
+
+/// From the battery's readings (on the lugs, at the terminals) and the comparisons of bass.
+///
+/// Expected: direction through the network = direction on the lugs × drawn polarity; twins alike;
+/// a pair whose bass is fuller with one side reversed has one side wired against the other. A
+/// driver that moves inwards on its lugs is only a fault where its twin moves outwards: some makers
+/// mark the other way (common practice).
+[[nodiscard]] PolarityRound polarityRound(const Job& job);
+
+/// The battery on a driver's lugs, or at its cabinet's terminals while this driver is watched.
+[[nodiscard]] Edit noteDirection(const std::string& cabinet,
+                                 const std::string& driver,
+                                 bench::Place place,
+                                 Direction direction,
+                                 const std::string& at);
+
+/// The battery at a cabinet's terminals.
+[[nodiscard]] Edit
+noteDirection(const std::string& cabinet, Direction direction, const std::string& at);
+
+/// Two cabinets, or the two sides (no cabinet) face to face, one of them reversed for the moment.
+[[nodiscard]] Edit noteBass(const std::string& cabinet, Bass bass, const std::string& at);
+
+} // namespace yf::job
