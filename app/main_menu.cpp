@@ -127,6 +127,9 @@ void MainMenu::fillEdit() {
         action->setCheckable(true);
         units->addAction(action);
     }
+    add(edit,
+        {tr("E&vidence table: write it out, read it again"), QStringLiteral("evidence"), {}},
+        [this] { window_.editEvidence(); });
     edit->addSeparator();
     needJob_ << editFront_ << metric_ << inch_
              << add(edit,

@@ -10,6 +10,7 @@
 #include "app/import/import_sheet.h"
 #include "app/line/line_bar.h"
 #include "app/main_menu.h"
+#include "app/own_files.h"
 #include "app/plots/plot.h"
 #include "app/practice/practice_page.h"
 #include "app/record/hold_space.h"
@@ -82,6 +83,11 @@ MainWindow::MainWindow(Ask& ask, QWidget* parent) : QMainWindow(parent), ask_(as
     connectDesk();
     updateTitle();
     startPage_->focusDemo();
+    if (const Done own = useOwnEvidence(); !own) {
+        notice_->tell(Gravity::stop,
+                      spoken(text::sentence(own.error())) + QStringLiteral(". ") +
+                          tr("The shipped table is in force meanwhile."));
+    }
 }
 
 MainWindow::~MainWindow() {
@@ -638,6 +644,30 @@ void MainWindow::askMeasurements() {
                                   tr("Measurements"),
                                   tr("Tables and impulse responses (*.txt *.csv *.frd *.zma *.dat "
                                      "*.wav);;All files (*)")));
+}
+
+void MainWindow::editEvidence() {
+    const QString file = ownEvidenceFile();
+    const bool isNew = !QFile::exists(file);
+    const Done written = writeOwnEvidence();
+    if (!written) {
+        tell(written);
+        return;
+    }
+    const Done used = useOwnEvidence();
+    desk_.evaluateAgain();
+    if (!used) {
+        notice_->tell(Gravity::stop,
+                      spoken(text::sentence(used.error())) + QStringLiteral(". ") +
+                          tr("The shipped table is in force meanwhile."));
+    } else {
+        notice_->tell(Gravity::good,
+                      isNew ? tr("The evidence table is in %1: edit its likelihoods there, then "
+                                 "choose this again to have it read. Without that file the shipped "
+                                 "table is used.")
+                                  .arg(file)
+                            : tr("The evidence table was read from %1 and is in force.").arg(file));
+    }
 }
 
 void MainWindow::askPictures() {

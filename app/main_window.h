@@ -120,6 +120,7 @@ private:
     void askPlace();
     void askTables(const QString& driver);
     void askMeasurements();
+    void editEvidence();
     void askPictures();
     void addPictures(const QStringList& files);
     void previewFiles(const QString& driver, const QStringList& files);

@@ -45,10 +45,10 @@ bool isTweeter(const job::Driver* driver) {
     return driver != nullptr && (driver->band == job::Band::high || driver->band == job::Band::top);
 }
 
-const bench::Check* checkNamed(const std::string& key) {
-    const auto& table = bench::shippedTable();
-    const auto at = table.check(key);
-    return at ? &table.checks[*at] : nullptr;
+std::optional<bench::Check> checkNamed(const std::string& key) {
+    const auto table = bench::tableInForce();
+    const auto at = table->check(key);
+    return at ? std::optional(table->checks[*at]) : std::nullopt;
 }
 
 } // namespace
@@ -151,9 +151,9 @@ void CheckCard::build() {
     auto* column = new QVBoxLayout(content_);
     column->setContentsMargins(12, 8, 12, 8);
     column->setSpacing(5);
-    const bench::Check* check = checkNamed(check_);
+    const std::optional<bench::Check> check = checkNamed(check_);
     const Theme& t = theme();
-    if (check == nullptr) {
+    if (!check) {
         column->addWidget(told(tr("Choose a check in the list."), content_, t.quietInk));
         column->addStretch(1);
         judgement_ = nullptr;
@@ -351,7 +351,8 @@ void CheckCard::buildOutcomes(QVBoxLayout* column) {
     auto* flow = new FlowLayout(holder);
     flow->setContentsMargins(0, 0, 0, 0);
     flow->setSpacing(6);
-    for (const bench::Outcome& outcome : checkNamed(check_)->outcomes) {
+    const std::optional<bench::Check> check = checkNamed(check_);
+    for (const bench::Outcome& outcome : check->outcomes) {
         auto* button =
             new QPushButton(capital(spoken(bench::outcomeInWords(check_, outcome.key))), holder);
         button->setObjectName(QStringLiteral("outcome_") + words(outcome.key));

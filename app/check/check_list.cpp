@@ -139,7 +139,8 @@ void CheckList::display(const job::DriverBench& bench) {
             row(check, tr("■ needs an amplifier"), 0.0);
         }
     }
-    const auto& all = bench::shippedTable().checks;
+    const auto table = bench::tableInForce();
+    const auto& all = table->checks;
     const auto openCheck = [&](const bench::Check& check) { return open(check.key); };
     if (std::ranges::any_of(all, openCheck)) {
         caption(bench.diagnosis.done ? tr("Settled; these are not needed")

@@ -6,7 +6,9 @@
 #include "app/check/check_words.h"
 #include "app/check/diagnosis_view.h"
 #include "app/check/polarity_view.h"
+#include "app/check/replacement_view.h"
 #include "app/theme/theme.h"
+#include "app/widgets/elided_label.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
@@ -62,7 +64,8 @@ QString describe(const job::Job& job, const Sight& sight) {
 
 CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_check"));
-    name_ = line(this, QStringLiteral("check_driver"), 10.0, QFont::Normal);
+    name_ = new ElidedLabel(this);
+    name_->setObjectName(QStringLiteral("check_driver"));
     verdict_ = line(this, QStringLiteral("check_verdict"), 15.0, QFont::DemiBold);
     meaning_ = line(this, QStringLiteral("check_meaning"), 10.0, QFont::Normal);
     bar_ = line(this, QStringLiteral("check_barred"), 10.0, QFont::DemiBold);
@@ -88,8 +91,9 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
         head->addWidget(button);
         tabs_.push_back(button);
     };
-    tab(tr("One driver"), QStringLiteral("check_one"), 0);
-    tab(tr("Polarity round"), QStringLiteral("check_polarity"), 1);
+    tab(tr("Find the fault"), QStringLiteral("check_one"), 0);
+    tab(tr("Polarity"), QStringLiteral("check_polarity"), 1);
+    tab(tr("Replace"), QStringLiteral("check_replace"), 2);
     head->addSpacing(8);
     head->addWidget(name_, 1);
     auto* found = new QLabel(tr("Found:"), this);
@@ -162,15 +166,19 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
     pages_ = new QStackedWidget(this);
     pages_->addWidget(one);
     pages_->addWidget(polarity_);
+    replacement_ = new ReplacementView(this);
+    pages_->addWidget(replacement_);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(12, 6, 8, 6);
     column->addLayout(head);
     column->addWidget(pages_, 1);
 
-    connect(polarity_, &PolarityView::edited, this, [this](const job::Edit& edit) {
+    const auto apply = [this](const job::Edit& edit) {
         Q_EMIT edited(edit);
         Q_EMIT gestureEnded();
-    });
+    };
+    connect(polarity_, &PolarityView::edited, this, apply);
+    connect(replacement_, &ReplacementView::edited, this, apply);
     connect(list_, &CheckList::wanted, this, [this](const QString& check) {
         chosen_ = check.toStdString();
         open(chosen_);
@@ -269,12 +277,14 @@ void CheckStage::display(const Sight& sight) {
         conditions_[i]->setChecked(driver != nullptr &&
                                    driver->condition == static_cast<Condition>(i));
     }
-    name_->setText(driver == nullptr
-                       ? tr("No driver chosen: click one on the Front. Checks are made one driver "
-                            "at a time.")
-                       : describe(job, sight));
+    name_->say(driver == nullptr
+                   ? tr("No driver chosen: click one on the Front. Checks are made one driver "
+                        "at a time.")
+                   : describe(job, sight));
     if (pages_->currentIndex() == 1) {
         polarity_->display(sight);
+    } else if (pages_->currentIndex() == 2) {
+        replacement_->display(sight);
     }
     showVerdict(bench);
     showDecision(bench);
@@ -327,6 +337,10 @@ void CheckStage::open(const std::string& check) {
 void CheckStage::reveal(const QString& figure) {
     if (figure == QLatin1String("check:polarity")) {
         showPage(1);
+        return;
+    }
+    if (figure == QLatin1String("check:replace")) {
+        showPage(2);
         return;
     }
     showPage(0);

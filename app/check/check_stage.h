@@ -13,7 +13,9 @@ namespace yf::app {
 class CheckCard;
 class CheckList;
 class DiagnosisView;
+class ElidedLabel;
 class PolarityView;
+class ReplacementView;
 
 /// What is wrong with a driver, how sure that is, and which check to make next.
 class CheckStage final : public Stage {
@@ -45,7 +47,7 @@ private:
 
     Sight sight_;
     std::string chosen_; ///< by hand; empty: the best next one
-    QLabel* name_{};
+    ElidedLabel* name_{};
     QLabel* verdict_{};
     QLabel* meaning_{};
     QLabel* bar_{};
@@ -59,6 +61,7 @@ private:
     QVector<QToolButton*> remedies_; ///< in the order of bench::Remedy
     QStackedWidget* pages_{};
     PolarityView* polarity_{};
+    ReplacementView* replacement_{};
     QVector<QToolButton*> tabs_;
 };
 

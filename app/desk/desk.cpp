@@ -223,6 +223,12 @@ void Desk::submit() {
     Q_EMIT recorded();
 }
 
+void Desk::evaluateAgain() {
+    if (document_) {
+        submit();
+    }
+}
+
 void Desk::apply(const job::Edit& edit) {
     if (document_) {
         lookedAt_.clear();

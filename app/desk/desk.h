@@ -57,6 +57,9 @@ public:
     void look(const job::Job& job, const QString& name);
     void endLook();
 
+    /// What is judged by has changed: the same job once more.
+    void evaluateAgain();
+
     void chooseCabinet(const std::string& id);
 
     /// By id or by name; the cabinet that holds it is chosen with it.

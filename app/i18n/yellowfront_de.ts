@@ -2769,6 +2769,218 @@ Ohm gegen den Aufdruck.</translation>
         <source>Where the pairs of each side agree, swap the cable of one whole side at the amplifier.</source>
         <translation>Wo die Paare jeder Seite übereinstimmen, das Kabel einer ganzen Seite am Verstärker tauschen.</translation>
     </message>
+    <message>
+        <source>Change the data sheet of a driver</source>
+        <translation>Das Datenblatt eines Chassis ändern</translation>
+    </message>
+    <message>
+        <source>readings</source>
+        <translation>Ablesungen</translation>
+    </message>
+    <message>
+        <source>answer</source>
+        <translation>Antwort</translation>
+    </message>
+    <message>
+        <source>address</source>
+        <translation>Adresse</translation>
+    </message>
+    <message>
+        <source>leads</source>
+        <translation>Leitungen</translation>
+    </message>
+    <message>
+        <source>must be ohms such as 6.1 or 6R1, several with blanks between, and OL where the meter shows no number</source>
+        <translation>müssen Ohm sein wie 6,1 oder 6R1, mehrere mit Leerzeichen dazwischen, und OL, wo das Gerät keine Zahl zeigt</translation>
+    </message>
+    <message>
+        <source>nothing written</source>
+        <translation>nichts geschrieben</translation>
+    </message>
+    <message>
+        <source>write what the meter shows</source>
+        <translation>schreiben, was das Messgerät zeigt</translation>
+    </message>
+    <message>
+        <source>write the inductance beside the resistance</source>
+        <translation>die Induktivität neben den Widerstand schreiben</translation>
+    </message>
+    <message>
+        <source>one resistance and one inductance make a reading</source>
+        <translation>ein Widerstand und eine Induktivität sind eine Ablesung</translation>
+    </message>
+    <message>
+        <source>%1 resistances given</source>
+        <translation>%1 Widerstände angegeben</translation>
+    </message>
+    <message>
+        <source>enter what is printed on it: the reading is judged by it</source>
+        <translation>eintragen, was darauf steht: daran wird die Ablesung beurteilt</translation>
+    </message>
+    <message>
+        <source>not given for this driver</source>
+        <translation>für dieses Chassis nicht angegeben</translation>
+    </message>
+    <message>
+        <source>%1 came</source>
+        <translation>%1 kam</translation>
+    </message>
+    <message>
+        <source>expected %1</source>
+        <translation>erwartet: %1</translation>
+    </message>
+    <message>
+        <source>set it to ohms</source>
+        <translation>auf Ohm stellen</translation>
+    </message>
+    <message>
+        <source>is no resistance: set the meter to ohms</source>
+        <translation>ist kein Widerstand: das Gerät auf Ohm stellen</translation>
+    </message>
+    <message>
+        <source>the meter is set to %1</source>
+        <translation>das Gerät steht auf %1</translation>
+    </message>
+    <message>
+        <source>the meter shows %1</source>
+        <translation>das Gerät zeigt %1</translation>
+    </message>
+    <message>
+        <source>set it to inductance and resistance, in series (LSRS) or in parallel (LPRP)</source>
+        <translation>auf Induktivität und Widerstand stellen, in Reihe (LSRS) oder parallel (LPRP)</translation>
+    </message>
+    <message>
+        <source>ohms, such as +5.41E+00</source>
+        <translation>Ohm, etwa +5.41E+00</translation>
+    </message>
+    <message>
+        <source>a number; the meter says it has none</source>
+        <translation>eine Zahl; das Gerät sagt, es habe keine</translation>
+    </message>
+    <message>
+        <source>a frequency in hertz</source>
+        <translation>eine Frequenz in Hertz</translation>
+    </message>
+    <message>
+        <source>inductance, resistance and status</source>
+        <translation>Induktivität, Widerstand und Zustand</translation>
+    </message>
+    <message>
+        <source>maker, model, serial number and version</source>
+        <translation>Hersteller, Modell, Seriennummer und Version</translation>
+    </message>
+    <message>
+        <source>more than %1 characters without an end</source>
+        <translation>mehr als %1 Zeichen ohne Ende</translation>
+    </message>
+    <message>
+        <source>expected lines of a meter</source>
+        <translation>erwartet: Zeilen eines Messgeräts</translation>
+    </message>
+    <message>
+        <source>must be tcp:HOST:PORT, serial:/dev/ttyUSB0 or lines:/dev/ttyUSB0, a serial one with @BAUD where it is not 9600</source>
+        <translation>muss tcp:RECHNER:PORT, serial:/dev/ttyUSB0 oder lines:/dev/ttyUSB0 sein, eine serielle mit @BAUD, wo es nicht 9600 ist</translation>
+    </message>
+    <message>
+        <source>must be a PNG or JPEG file</source>
+        <translation>muss eine PNG- oder JPEG-Datei sein</translation>
+    </message>
+    <message>
+        <source>is no picture</source>
+        <translation>ist kein Bild</translation>
+    </message>
+    <message>
+        <source>is in the job already</source>
+        <translation>ist schon im Auftrag</translation>
+    </message>
+    <message>
+        <source>must be at most 20 MB</source>
+        <translation>darf höchstens 20 MB haben</translation>
+    </message>
+    <message>
+        <source>choose another</source>
+        <translation>ein anderes wählen</translation>
+    </message>
+    <message>
+        <source>must be 0.01 to 100 A</source>
+        <translation>muss 0,01 bis 100 A sein</translation>
+    </message>
+    <message>
+        <source>must be 0.5 to 600 ohms</source>
+        <translation>muss 0,5 bis 600 Ohm sein</translation>
+    </message>
+    <message>
+        <source>out of range</source>
+        <translation>außerhalb des Bereichs</translation>
+    </message>
+    <message>
+        <source>not a rating</source>
+        <translation>kein Nennwert</translation>
+    </message>
+    <message>
+        <source>is not in this cabinet</source>
+        <translation>ist nicht in diesem Gehäuse</translation>
+    </message>
+    <message>
+        <source>has no way of its own here</source>
+        <translation>hat hier keinen eigenen Weg</translation>
+    </message>
+    <message>
+        <source>remove them first</source>
+        <translation>diese zuerst entfernen</translation>
+    </message>
+    <message>
+        <source>%1 listed</source>
+        <translation>%1 aufgeführt</translation>
+    </message>
+    <message>
+        <source>It needs a hole of %1; the hole is %2.</source>
+        <translation>Es braucht ein Loch von %1; das Loch hat %2.</translation>
+    </message>
+    <message>
+        <source>Its flange of %1 does not cover the hole of %2: an adapter ring is needed.</source>
+        <translation>Sein Flansch von %1 deckt das Loch von %2 nicht: ein Adapterring ist nötig.</translation>
+    </message>
+    <message>
+        <source>It is %1 deep; there is room for %2.</source>
+        <translation>Es ist %1 tief; Platz ist für %2.</translation>
+    </message>
+    <message>
+        <source>Its basket has another shape: an adapter ring is needed.</source>
+        <translation>Sein Korb hat eine andere Form: ein Adapterring ist nötig.</translation>
+    </message>
+    <message>
+        <source>Its Re of %1 loads the amplifier too much; at least %2 is wanted.</source>
+        <translation>Sein Re von %1 belastet den Verstärker zu stark; mindestens %2 ist gefordert.</translation>
+    </message>
+    <message>
+        <source>It is %1 louder: a pad of %2 levels it, about %3 in series and %4 across it.</source>
+        <translation>Es ist %1 lauter: ein Spannungsteiler von %2 gleicht es aus, etwa %3 in Reihe und %4 darüber.</translation>
+    </message>
+    <message>
+        <source>It is %1 louder than the old one: the other side no longer matches.</source>
+        <translation>Es ist %1 lauter als das alte: die andere Seite passt nicht mehr dazu.</translation>
+    </message>
+    <message>
+        <source>It is %1 quieter than the old one: the other side no longer matches.</source>
+        <translation>Es ist %1 leiser als das alte: die andere Seite passt nicht mehr dazu.</translation>
+    </message>
+    <message>
+        <source>Its impedance at the crossover is %1 times the old one&apos;s: coils of its section × %2, capacitors ÷ %3.</source>
+        <translation>Seine Impedanz bei der Trennung ist %1-mal die des alten: Spulen seines Zweigs × %2, Kondensatoren ÷ %3.</translation>
+    </message>
+    <message>
+        <source>In this box its response differs by up to %1: the port must be tuned anew.</source>
+        <translation>In diesem Gehäuse weicht sein Frequenzgang bis %1 ab: die Reflexöffnung muss neu abgestimmt werden.</translation>
+    </message>
+    <message>
+        <source>In this box its response differs by up to %1: more or less filling may mend a part.</source>
+        <translation>In diesem Gehäuse weicht sein Frequenzgang bis %1 ab: mehr oder weniger Dämmung kann einen Teil beheben.</translation>
+    </message>
+    <message>
+        <source>Not compared for lack of figures: %1.</source>
+        <translation>Nicht verglichen, weil Angaben fehlen: %1.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CabinetChips</name>
@@ -3170,14 +3382,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Nicht geklärt. Am wahrscheinlichsten: %1, %2</translation>
     </message>
     <message>
-        <source>One driver</source>
-        <translation>Ein Chassis</translation>
-    </message>
-    <message>
-        <source>Polarity round</source>
-        <translation>Polaritätsrunde</translation>
-    </message>
-    <message>
         <source>What to do? Each says what it leaves unmatched.</source>
         <translation>Was tun? Jedes sagt, was es ungleich lässt.</translation>
     </message>
@@ -3188,6 +3392,18 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>If something is wrong with the speaker after all, these are the chances:</source>
         <translation>Falls am Lautsprecher doch etwas falsch ist, stehen die Chancen so:</translation>
+    </message>
+    <message>
+        <source>Find the fault</source>
+        <translation>Fehler suchen</translation>
+    </message>
+    <message>
+        <source>Polarity</source>
+        <translation>Polarität</translation>
+    </message>
+    <message>
+        <source>Replace</source>
+        <translation>Ersetzen</translation>
     </message>
 </context>
 <context>
@@ -4336,6 +4552,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>&amp;Practise</source>
         <translation>Ü&amp;ben</translation>
     </message>
+    <message>
+        <source>E&amp;vidence table: write it out, read it again</source>
+        <translation>Be&amp;fundtabelle: herausschreiben, wieder einlesen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::MainWindow</name>
@@ -4462,6 +4682,18 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Pictures (*.png *.jpg *.jpeg)</source>
         <translation>Bilder (*.png *.jpg *.jpeg)</translation>
+    </message>
+    <message>
+        <source>The shipped table is in force meanwhile.</source>
+        <translation>Solange gilt die mitgelieferte Tabelle.</translation>
+    </message>
+    <message>
+        <source>The evidence table is in %1: edit its likelihoods there, then choose this again to have it read. Without that file the shipped table is used.</source>
+        <translation>Die Befundtabelle liegt in %1: dort die Wahrscheinlichkeiten ändern, dann dies noch einmal wählen, damit sie gelesen wird. Ohne diese Datei gilt die mitgelieferte Tabelle.</translation>
+    </message>
+    <message>
+        <source>The evidence table was read from %1 and is in force.</source>
+        <translation>Die Befundtabelle wurde aus %1 gelesen und gilt.</translation>
     </message>
 </context>
 <context>
@@ -5358,6 +5590,117 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 given, must be %2 to %3</source>
         <translation>%1 angegeben, erlaubt ist %2 bis %3</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ReplacementView</name>
+    <message>
+        <source>not known</source>
+        <translation>nicht bekannt</translation>
+    </message>
+    <message>
+        <source>from the data sheet</source>
+        <translation>aus dem Datenblatt</translation>
+    </message>
+    <message>
+        <source>measured in its cabinet</source>
+        <translation>in seinem Gehäuse gemessen</translation>
+    </message>
+    <message>
+        <source>measured on its sound twin</source>
+        <translation>an seinem guten Zwilling gemessen</translation>
+    </message>
+    <message>
+        <source>level, 2.83 V</source>
+        <translation>Pegel, 2,83 V</translation>
+    </message>
+    <message>
+        <source>hole</source>
+        <translation>Loch</translation>
+    </message>
+    <message>
+        <source>depth behind</source>
+        <translation>Tiefe dahinter</translation>
+    </message>
+    <message>
+        <source>box, net</source>
+        <translation>Gehäuse, netto</translation>
+    </message>
+    <message>
+        <source>port tuning</source>
+        <translation>Reflexabstimmung</translation>
+    </message>
+    <message>
+        <source>Keep it among my drivers</source>
+        <translation>Bei meinen Chassis aufheben</translation>
+    </message>
+    <message>
+        <source>Its figures go into your own drivers, for another job.</source>
+        <translation>Seine Werte kommen zu den eigenen Chassis, für einen anderen Auftrag.</translation>
+    </message>
+    <message>
+        <source>Read my drivers again</source>
+        <translation>Meine Chassis wieder einlesen</translation>
+    </message>
+    <message>
+        <source>Drivers to take in its place</source>
+        <translation>Chassis, die an seine Stelle können</translation>
+    </message>
+    <message>
+        <source>%1 invented drivers ship. Your own go into %2 (open JSON).</source>
+        <translation>%1 erfundene Chassis liegen bei. Eigene kommen nach %2 (offenes JSON).</translation>
+    </message>
+    <message>
+        <source>The shipped drivers are here meanwhile.</source>
+        <translation>Solange sind die mitgelieferten Chassis da.</translation>
+    </message>
+    <message>
+        <source>%1 drivers of your own, from %2.</source>
+        <translation>%1 eigene Chassis, aus %2.</translation>
+    </message>
+    <message>
+        <source>No driver chosen</source>
+        <translation>Kein Chassis gewählt</translation>
+    </message>
+    <message>
+        <source>In place of %1</source>
+        <translation>An Stelle von %1</translation>
+    </message>
+    <message>
+        <source>Re, fs and Q: %1. Level: %2.</source>
+        <translation>Re, fs und Q: %1. Pegel: %2.</translation>
+    </message>
+    <message>
+        <source>Crossover at %1.</source>
+        <translation>Trennung bei %1.</translation>
+    </message>
+    <message>
+        <source>%1: %2 of 100, %3</source>
+        <translation>%1: %2 von 100, %3</translation>
+    </message>
+    <message>
+        <source>fits</source>
+        <translation>passt</translation>
+    </message>
+    <message>
+        <source>does not fit</source>
+        <translation>passt nicht</translation>
+    </message>
+    <message>
+        <source>No driver of this kind is in the library.</source>
+        <translation>Kein Chassis dieser Art ist in der Sammlung.</translation>
+    </message>
+    <message>
+        <source>: it fits, %1 of 100</source>
+        <translation>: es passt, %1 von 100</translation>
+    </message>
+    <message>
+        <source>: it does not fit</source>
+        <translation>: es passt nicht</translation>
+    </message>
+    <message>
+        <source>Then the two sides differ in age and radiation: measure both, or replace the pair.</source>
+        <translation>Dann unterscheiden sich die beiden Seiten in Alter und Abstrahlung: beide messen oder das Paar ersetzen.</translation>
     </message>
 </context>
 <context>

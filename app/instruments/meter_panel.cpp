@@ -26,6 +26,11 @@ QString ohmsText(const std::optional<double>& ohms, int digits) {
     return ohms ? figures(text::printEngineering(*ohms, "Ω", digits)) : QStringLiteral("OL");
 }
 
+/// The same place as all settings (app/settings.cpp).
+QSettings settingsStore() {
+    return QSettings(QStringLiteral("yellowfront"), QStringLiteral("yellowfront"));
+}
+
 /// A made-up sound driver of that kind, where the demo has none of that name.
 sim::Specimen stocked(job::Band band) {
     constexpr std::size_t woofer = 0;
@@ -134,7 +139,7 @@ void MeterPanel::choose() {
     connect_->setVisible(far);
     address_->setPlaceholderText(now == Source::network ? tr("host:port, such as meter:5025")
                                                         : tr("/dev/ttyUSB0, or with @19200"));
-    const QSettings settings;
+    const QSettings settings = settingsStore();
     address_->setText(now == Source::network ? settings.value(settingsKey("network")).toString()
                                              : settings.value(settingsKey("serial")).toString());
     if (now == Source::standIn) {
@@ -167,14 +172,14 @@ void MeterPanel::connectMeter() {
     }
     case Source::network:
         address = QStringLiteral("tcp:") + address_->text().trimmed();
-        QSettings().setValue(settingsKey("network"), address_->text());
+        settingsStore().setValue(settingsKey("network"), address_->text());
         break;
     case Source::serial:
     case Source::lines:
         address =
             (source() == Source::serial ? QStringLiteral("serial:") : QStringLiteral("lines:")) +
             address_->text().trimmed();
-        QSettings().setValue(settingsKey("serial"), address_->text());
+        settingsStore().setValue(settingsKey("serial"), address_->text());
         break;
     }
     if (const auto opened = meter_.open(address); !opened) {
@@ -237,7 +242,7 @@ void MeterPanel::display() {
     said_->setText(state == MeterState::live ? meter_.name()
                    : meter_.said().isEmpty() ? QString{}
                    : fine                    ? meter_.said()
-                                             : QStringLiteral("▲ ") + meter_.said());
+                          : QStringLiteral("▲ ") + spoken(meter_.said().toStdString()));
     said_->setVisible(!said_->text().isEmpty());
     QPalette p = said_->palette();
     p.setColor(QPalette::WindowText, fine ? theme().quietInk : theme().mind);

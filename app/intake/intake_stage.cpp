@@ -441,7 +441,11 @@ void IntakeStage::showTrace() {
     }
     question_->setText(QStringLiteral("%1: %2").arg(
         spoken(bench::checkInWords(next)), spoken(bench::stepsInWords(next)).replace(u'\n', u' ')));
-    const auto& table = bench::shippedTable();
+    const auto table = bench::tableInForce();
+    const auto known = table->check(next);
+    if (!known) {
+        return; // somebody's own table does without this check
+    }
     // What wants figures is read in Check, one driver at a time.
     const bool byFigures = next == "dcr" || next == "lcr";
     const auto answer = [&](const QString& text, const QString& name, auto act) {
@@ -456,7 +460,7 @@ void IntakeStage::showTrace() {
         });
         return;
     }
-    for (const bench::Outcome& outcome : table.checks[*table.check(next)].outcomes) {
+    for (const bench::Outcome& outcome : table->checks[*known].outcomes) {
         QString text = spoken(bench::outcomeInWords(next, outcome.key));
         text[0] = text[0].toUpper();
         answer(

@@ -54,7 +54,8 @@ QString QuantityField::shown(double value) const {
         inches ? text::printFixed(value / inch, 2) + "″"
         : lengths_ == Lengths::metric
             ? text::printSignificant(value / bareUnit(), 5) + std::string(text::thinSpace) + "mm"
-            : text::printEngineering(value, quantity_.display);
+        : quantity_.display.empty() ? text::printSignificant(value / quantity_.unit, 4)
+                                    : text::printEngineering(value, quantity_.display);
     return figures(text);
 }
 

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <mutex>
 #include <numeric>
 
 namespace yf::bench {
@@ -309,6 +310,35 @@ Result<EvidenceTable> readTable(std::string_view json) {
         table.checks.push_back(std::move(check));
     }
     return table;
+}
+
+namespace {
+
+struct InForce {
+    std::mutex mutex;
+    std::shared_ptr<const EvidenceTable> table;
+};
+
+InForce& inForce() {
+    static InForce held;
+    return held;
+}
+
+} // namespace
+
+std::shared_ptr<const EvidenceTable> tableInForce() {
+    InForce& held = inForce();
+    const std::scoped_lock lock(held.mutex);
+    if (!held.table) {
+        held.table = std::make_shared<const EvidenceTable>(shippedTable());
+    }
+    return held.table;
+}
+
+void useTable(std::shared_ptr<const EvidenceTable> table) {
+    InForce& held = inForce();
+    const std::scoped_lock lock(held.mutex);
+    held.table = std::move(table);
 }
 
 const EvidenceTable& shippedTable() {

@@ -4,6 +4,7 @@
 #include "core/base/result.h"
 #include "core/text/value.h"
 
+#include <memory>
 #include <optional>
 #include <span>
 #include <string>
@@ -81,6 +82,11 @@ struct Rows {
 
 /// That table.
 [[nodiscard]] const EvidenceTable& shippedTable();
+
+/// The table that the window judges by: the shipped one, or somebody's own. Safe from any thread;
+/// who holds it keeps it whole while another takes its place.
+[[nodiscard]] std::shared_ptr<const EvidenceTable> tableInForce();
+void useTable(std::shared_ptr<const EvidenceTable> table);
 
 /// Reads a table file. Errors name the place: a likelihood outside 0 to 1, outcomes that add up to
 /// more than 1, a fault or check named twice or not known, a missing `shorted_turns`.

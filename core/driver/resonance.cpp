@@ -50,4 +50,40 @@ std::optional<Resonance> resonance(const curve::Curve& impedance) {
     return highest;
 }
 
+std::optional<QFactors> qFactors(const curve::Curve& impedance, double Re, const Resonance& peak) {
+    constexpr double leastPeak = 1.2;
+    const double r0 = peak.Zpeak / Re;
+    if (!(r0 > leastPeak)) {
+        return std::nullopt;
+    }
+    const double level = std::sqrt(Re * peak.Zpeak);
+    const auto& f = impedance.frequencies();
+    const auto crossing = [&](std::size_t a, std::size_t b) {
+        const double za = std::log(std::abs(impedance.values()[a]));
+        const double zb = std::log(std::abs(impedance.values()[b]));
+        const double share = (std::log(level) - za) / (zb - za);
+        return f[a] * std::pow(f[b] / f[a], share);
+    };
+    const auto above = [&](std::size_t k) { return std::abs(impedance.values()[k]) >= level; };
+    const auto first = std::ranges::lower_bound(f, peak.fs);
+    const auto middle = static_cast<std::size_t>(first - f.begin());
+    std::optional<double> f1;
+    std::optional<double> f2;
+    for (std::size_t k = middle; k > 0 && !f1; --k) {
+        if (k < f.size() && above(k) && !above(k - 1)) {
+            f1 = crossing(k - 1, k);
+        }
+    }
+    for (std::size_t k = std::max<std::size_t>(middle, 1); k < f.size() && !f2; ++k) {
+        if (above(k - 1) && !above(k)) {
+            f2 = crossing(k - 1, k);
+        }
+    }
+    if (!f1 || !f2 || !(*f1 < peak.fs && peak.fs < *f2)) {
+        return std::nullopt;
+    }
+    const double Qms = peak.fs * std::sqrt(r0) / (*f2 - *f1);
+    return QFactors{Qms, Qms / (r0 - 1.0), std::abs(std::sqrt(*f1 * *f2) / peak.fs - 1.0)};
+}
+
 } // namespace yf::driver

@@ -21,4 +21,17 @@ struct Resonance {
 /// crossing. Good to about a tenth of the spacing of the points; a fit does better.
 [[nodiscard]] std::optional<Resonance> resonance(const curve::Curve& impedance);
 
+/// Losses at the resonance, from the width of its peak.
+struct QFactors {
+    double Qms{};
+    double Qes{};
+    double offCentre{}; ///< |√(f1·f2)/fs − 1|: beyond 0.02 the peak is not a plain one
+};
+
+/// r0 = Zpeak/Re, |Z| = √(Re·Zpeak) at f1 < fs < f2, interpolated in ln f and ln |Z|:
+/// Qms = fs·√r0/(f2 − f1), Qes = Qms/(r0 − 1) (Small 1972). Nothing where a flank is missing or
+/// the peak is below 1.2·Re.
+[[nodiscard]] std::optional<QFactors>
+qFactors(const curve::Curve& impedance, double Re, const Resonance& peak);
+
 } // namespace yf::driver

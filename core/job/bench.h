@@ -55,7 +55,7 @@ twinOf(const Job& job, const std::string& cabinet, const std::string& driver);
                                   const Assembly& assembly,
                                   const std::string& cabinet,
                                   const std::string& driver,
-                                  const bench::EvidenceTable& table = bench::shippedTable());
+                                  const bench::EvidenceTable& table);
 
 /// Input for the judgement of a reading: nominal impedance, twin and model as the job knows them.
 [[nodiscard]] bench::DcrRequest

@@ -357,11 +357,12 @@ bool sameBench(const Job& before, const Job& after) {
            std::ranges::equal(before.cabinets, after.cabinets, sameFront);
 }
 
-std::shared_ptr<const std::vector<DriverBench>> benches(const Job& job, const Assembly& assembly) {
+std::shared_ptr<const std::vector<DriverBench>>
+benches(const Job& job, const Assembly& assembly, const bench::EvidenceTable& table) {
     auto all = std::make_shared<std::vector<DriverBench>>();
     for (const Cabinet& cabinet : job.cabinets) {
         for (const Mount& mount : cabinet.mounts) {
-            all->push_back(benchOf(job, assembly, cabinet.id, mount.driver));
+            all->push_back(benchOf(job, assembly, cabinet.id, mount.driver, table));
         }
     }
     return all;
@@ -379,9 +380,11 @@ Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* ear
                                           ? earlier->evaluation.cabinets[i]
                                           : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
     }
-    evaluation.bench = earlier != nullptr && sameBench(earlier->job, job)
-                           ? earlier->evaluation.bench
-                           : benches(job, assembly);
+    evaluation.table = bench::tableInForce();
+    const bool sameJudgement = earlier != nullptr && sameBench(earlier->job, job) &&
+                               earlier->evaluation.table == evaluation.table;
+    evaluation.bench =
+        sameJudgement ? earlier->evaluation.bench : benches(job, assembly, *evaluation.table);
     evaluation.facts = facts(job, assembly, evaluation);
     evaluation.judgement = speaker::judge(evaluation.facts, limitsOf(job));
     return evaluation;

@@ -95,6 +95,7 @@ struct Evaluation {
 
     /// One for each driver on each front; shared, since most changes leave it as it is.
     std::shared_ptr<const std::vector<DriverBench>> bench;
+    std::shared_ptr<const bench::EvidenceTable> table; ///< by which the bench judged
 
     [[nodiscard]] const DriverBench* findBench(const std::string& cabinet,
                                                const std::string& driver) const;

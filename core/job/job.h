@@ -3,6 +3,7 @@
 
 #include "core/bench/remedies.h"
 #include "core/curve/curve.h"
+#include "core/driver/replacement.h"
 #include "core/job/intake.h"
 #include "core/job/reading.h"
 #include "core/network/circuit.h"
@@ -60,6 +61,24 @@ struct Take {
     bool operator==(const Take& other) const;
 };
 
+/// Where a driver sits, as far as another must fit there.
+struct Place {
+    std::optional<double> hole; ///< m, diameter in the front
+    std::optional<double> room; ///< m, depth behind the front
+    std::optional<double> Vb;   ///< m³, net volume of its box
+    std::optional<double> fb;   ///< Hz, tuning; absent: closed
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.hole, q::diameter.as("hole_m", "hole in the front"));
+        field(self.room, q::diameter.as("depth_room_m", "depth behind the front"));
+        field(self.Vb, q::Quantity{"Vb", "Vb_l", 1e-3, "l", 0.01, 1e5, "net volume of its box"});
+        field(self.fb, q::Quantity{"fb", "fb_hz", 1.0, "Hz", 5.0, 1000.0, "tuning of its box"});
+    }
+
+    bool operator==(const Place&) const = default;
+};
+
 struct Driver {
     std::string id;
     std::string name;
@@ -71,7 +90,9 @@ struct Driver {
     std::string impedanceTake;
     std::string printed; ///< what else stands on it
     bench::Remedy decision{};
-    std::string alike;   ///< it shares the way of that driver, wired with it; empty: its own
+    driver::Part sheet; ///< figures of its data sheet, as far as they are known
+    Place place;
+    std::string alike; ///< it shares the way of that driver, wired with it; empty: its own
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -87,6 +108,8 @@ struct Driver {
         field(self.responseTake, q::Word{"response_take", "response in use", ""});
         field(self.impedanceTake, q::Word{"impedance_take", "impedance in use", ""});
         field(self.printed, q::Word{"printed", "what else is printed on it", ""});
+        field(self.sheet, q::Group{"sheet", "figures of its data sheet", true});
+        field(self.place, q::Group{"place", "what another must fit into", true});
         field(self.decision,
               q::Choice<7>{"decision", bench::remedyNames, "what is to be done about it", 0});
         field(self.alike, q::Word{"alike", "shares the way of that driver", ""});

@@ -198,7 +198,8 @@ double Practice::minutes() const {
 }
 
 job::DriverBench Practice::bench() const {
-    return job::benchOf(job_, job::assemble(job_), practiceSpeaker, practiceSpeaker);
+    return job::benchOf(
+        job_, job::assemble(job_), practiceSpeaker, practiceSpeaker, bench::shippedTable());
 }
 
 std::vector<RouteStep> Practice::advisedRoute() const {

@@ -8,6 +8,7 @@
 #include "core/text/value.h"
 
 #include <algorithm>
+#include <concepts>
 #include <optional>
 #include <string>
 #include <type_traits>
@@ -360,6 +361,12 @@ class FieldWriter {
 public:
     template <class M, class D>
     void operator()(const M& member, const D& descriptor) {
+        if constexpr (std::is_same_v<D, quantity::Group> && !IsVector<M>::value &&
+                      std::equality_comparable<M>) {
+            if (descriptor.mayBeMissing && member == M{}) {
+                return; // nothing of it is known: it is not written
+            }
+        }
         if constexpr (IsOptional<M>::value) {
             object_.push_back(
                 {std::string(descriptor.key), member ? give(*member, descriptor) : Value{}});

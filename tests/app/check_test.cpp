@@ -2,8 +2,10 @@
 // The check stage on the real window: readings by hand and through simulated meters, what they are
 // judged to be, and where the diagnosis goes.
 #include "app/check/check_list.h"
+#include "app/check/replacement_view.h"
 #include "app/front/front_view.h"
 #include "app/instruments/meter_panel.h"
+#include "app/own_files.h"
 #include "app/start/start_page.h"
 #include "app/widgets/quantity_field.h"
 #include "core/job/store/store.h"
@@ -14,7 +16,9 @@
 #include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
+#include <QFile>
 #include <QLabel>
+#include <QListWidget>
 #include <QPushButton>
 #include <QTest>
 #include <QToolButton>
@@ -329,6 +333,80 @@ TEST_F(CheckTest, aRemedySaysWhatItLeavesUnmatchedBeforeItIsChosen) {
     click(recone);
     settle();
     EXPECT_EQ(job::findDriver(job(), "right-sorrel")->decision, bench::Remedy::recone);
+}
+
+TEST_F(CheckTest, aReplacementIsFoundByWhatTheSoundTwinSays) {
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    click(find<QToolButton>("check_replace"));
+    settle();
+    auto* list = find<QListWidget>("replacement_list");
+    ASSERT_GE(list->count(), 3);
+    EXPECT_EQ(list->item(0)->text(), QStringLiteral("Sorrel 130 II"));
+    EXPECT_TRUE(said("replacement_sources").contains(QStringLiteral("its sound twin")));
+    // A hole that is given rules out what does not go into it, and says so.
+    write("sheet_hole_m", "112 mm");
+    press(Qt::Key_Return);
+    settle();
+    EXPECT_EQ(job::findDriver(job(), "right-sorrel")->place.hole, 0.112);
+    EXPECT_FALSE(list->item(list->count() - 1)->data(Qt::UserRole + 1).toBool());
+    list->setCurrentRow(list->count() - 1);
+    EXPECT_TRUE(said("replacement_reasons").contains(QStringLiteral("does not fit")));
+    EXPECT_TRUE(said("replacement_reasons").contains(QStringLiteral("hole")));
+    // It joins the own drivers, and is found there again.
+    const QString file = app::ownDriversFile();
+    QFile::remove(file);
+    click(find<QPushButton>("replacement_keep"));
+    EXPECT_TRUE(QFile::exists(file));
+    EXPECT_EQ(list->item(0)->text(), QStringLiteral("Sorrel 130")) << "nothing is more alike";
+    // A file that somebody broke is told of and left alone.
+    QFile broken(file);
+    ASSERT_TRUE(broken.open(QIODevice::WriteOnly));
+    broken.write("{\"drivers\": [{\"id\": \"A\", \"role\": \"horn\"}]}");
+    broken.close();
+    click(find<QPushButton>("replacement_read"));
+    EXPECT_TRUE(said("replacement_library").contains(QStringLiteral("horn")));
+    click(find<QPushButton>("replacement_keep"));
+    ASSERT_TRUE(broken.open(QIODevice::ReadOnly));
+    EXPECT_TRUE(broken.readAll().contains("horn")) << "not overwritten";
+    broken.remove();
+}
+
+TEST_F(CheckTest, ownEvidenceTakesThePlaceOfTheShippedTable) {
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    const double before = bench("right", "right-sorrel")->diagnosis.topP;
+    const QString file = app::ownEvidenceFile();
+    QFile::remove(file);
+    find<QAction>("action_evidence")->trigger();
+    settle();
+    ASSERT_TRUE(QFile::exists(file)) << notice().toStdString();
+    QFile edited(file);
+    ASSERT_TRUE(edited.open(QIODevice::ReadWrite));
+    QByteArray text = edited.readAll();
+    // Whoever repairs cheap drivers meets shorted turns far more often.
+    const qsizetype prior = text.indexOf("\"shorted_turns\"");
+    ASSERT_GE(prior, 0);
+    const qsizetype digits = text.indexOf("0.04", prior);
+    ASSERT_GE(digits, 0);
+    text.replace(digits, 4, "0.40");
+    edited.resize(0);
+    edited.write(text);
+    edited.close();
+    find<QAction>("action_evidence")->trigger();
+    settle();
+    EXPECT_GT(bench("right", "right-sorrel")->diagnosis.topP, before);
+    // Broken: said where, and the shipped one judges on.
+    ASSERT_TRUE(edited.open(QIODevice::WriteOnly));
+    edited.write("{\"faults\": []}");
+    edited.close();
+    find<QAction>("action_evidence")->trigger();
+    settle();
+    EXPECT_TRUE(notice().contains(QStringLiteral("evidence.json"))) << notice().toStdString();
+    EXPECT_NEAR(bench("right", "right-sorrel")->diagnosis.topP, before, 1e-12);
+    edited.remove();
+    find<QAction>("action_evidence")->trigger();
+    edited.remove();
 }
 
 } // namespace yf::test

@@ -168,10 +168,12 @@ TEST_F(Polarity, sidesAreHeardWithoutACabinet) {
 
 TEST_F(Polarity, theTerminalsDoNotAccuseTheDriver) {
     network(left, 1, Direction::in);
-    const auto bench = job::benchOf(job, job::assemble(job), left, driver(left, 1));
-    EXPECT_TRUE(bench.evidence.empty()) << "the network may reverse it";
+    const auto judged =
+        job::benchOf(job, job::assemble(job), left, driver(left, 1), bench::shippedTable());
+    EXPECT_TRUE(judged.evidence.empty()) << "the network may reverse it";
     lugs(left, 1, Direction::in);
-    const auto again = job::benchOf(job, job::assemble(job), left, driver(left, 1));
+    const auto again =
+        job::benchOf(job, job::assemble(job), left, driver(left, 1), bench::shippedTable());
     ASSERT_EQ(again.evidence.size(), 1U);
     EXPECT_EQ(again.diagnosis.top, "reversed_polarity");
 }
