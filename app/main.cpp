@@ -40,9 +40,13 @@ void waitFor(const MainWindow& window) {
     constexpr qint64 settling = 150;   // ms, for what is laid out or evaluated aside
     QElapsedTimer timer;
     timer.start();
-    while ((window.document() != nullptr && !window.settled() && timer.elapsed() < patience) ||
-           timer.elapsed() < settling) {
+    QElapsedTimer rested;
+    rested.start();
+    while (timer.elapsed() < patience && rested.elapsed() < settling) {
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
+        if (window.document() != nullptr && !window.settled()) {
+            rested.restart(); // it is laid out once it is evaluated
+        }
     }
 }
 

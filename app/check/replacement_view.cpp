@@ -100,6 +100,12 @@ QString sourceSaid(job::FigureSource source) {
     return {};
 }
 
+/// As a person reads it: home is ~.
+QString shortened(const QString& path) {
+    const QString home = QDir::homePath();
+    return path.startsWith(home) ? u'~' + path.mid(home.size()) : path;
+}
+
 void paint(QLabel* label, const QColor& colour) {
     QPalette p = label->palette();
     p.setColor(QPalette::WindowText, colour);
@@ -205,7 +211,7 @@ void ReplacementView::readLibrary() {
     if (!file.exists()) {
         libraryTold_->setText(tr("%1 invented drivers ship. Your own go into %2 (open JSON).")
                                   .arg(library_.drivers.size())
-                                  .arg(file.fileName()));
+                                  .arg(shortened(file.fileName())));
         return;
     }
     constexpr qint64 most = 16'000'000;
@@ -227,8 +233,9 @@ void ReplacementView::readLibrary() {
         });
         library_.drivers.push_back(entry);
     }
-    libraryTold_->setText(
-        tr("%1 drivers of your own, from %2.").arg(own->drivers.size()).arg(file.fileName()));
+    libraryTold_->setText(tr("%1 drivers of your own, from %2.")
+                              .arg(own->drivers.size())
+                              .arg(shortened(file.fileName())));
 }
 
 void ReplacementView::keepDriver() {

@@ -90,16 +90,21 @@ sweepFromCurves(const Assembly& assembly, const Driver& driver, const Driver* tw
     return bench::sweepOutcome({peak, peak}, {other->resonance->Zpeak, other->resonance->fs});
 }
 
-/// What the list of protectors says once each has been read: a bridge hides what is behind it.
-std::optional<std::string> fromProtectors(const Cabinet& cabinet) {
+/// What the protectors before a driver say once each has been read: a bridge hides what is behind
+/// it, and one of another driver is none of this one's.
+std::optional<std::string> fromProtectors(const Cabinet& cabinet, const Driver& driver) {
+    const auto isBefore = [&](const Protector& p) {
+        return p.driver.empty() || p.driver == driver.id || p.driver == driver.alike;
+    };
     const auto stands = [&](ProtectorState state) {
-        return std::ranges::any_of(cabinet.protectors,
-                                   [&](const Protector& p) { return p.state == state; });
+        return std::ranges::any_of(cabinet.protectors, [&](const Protector& p) {
+            return p.state == state && isBefore(p);
+        });
     };
     if (stands(ProtectorState::open)) {
         return "open";
     }
-    if (cabinet.protectors.empty() || stands(ProtectorState::notChecked) ||
+    if (std::ranges::none_of(cabinet.protectors, isBefore) || stands(ProtectorState::notChecked) ||
         stands(ProtectorState::bridged)) {
         return std::nullopt;
     }
@@ -263,7 +268,7 @@ DriverBench benchOf(const Job& job,
         }
     }
     const Cabinet* here = findCabinet(job, cabinet);
-    if (const auto outcome = fromProtectors(*here)) {
+    if (const auto outcome = fromProtectors(*here, *subject)) {
         std::erase_if(out.evidence,
                       [](const BenchEvidence& e) { return e.evidence.check == "protector"; });
         out.evidence.push_back({{"protector", *outcome}, ""});

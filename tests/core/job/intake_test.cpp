@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/bench.h"
 #include "core/job/evaluate.h"
-#include "core/job/intake_edit.h"
 #include "core/job/front_edit.h"
+#include "core/job/intake_edit.h"
 #include "core/job/new_job.h"
 #include "core/job/record.h"
 #include "core/job/store/store.h"
@@ -151,6 +151,10 @@ TEST(Intake, protectorsSpeakInTheDiagnosis) {
     p.state = ProtectorState::bridged;
     EXPECT_EQ(saysOf(after(listed, job::putProtector(box(job), p))), "offered")
         << "a bridge hides what is behind it";
+    p.state = ProtectorState::open;
+    p.driver = job.drivers.back().id;
+    EXPECT_EQ(saysOf(after(listed, job::putProtector(box(job), p))), "offered")
+        << "the tweeter's protector is none of the woofer's";
     EXPECT_NE(refusal(listed, job::setNoProtectors(box(job), true)).find("1 listed"),
               std::string::npos);
 }
