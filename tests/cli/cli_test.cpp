@@ -423,4 +423,95 @@ TEST(JobVerbs, snapshotDiffAndLog) {
     EXPECT_TRUE(left.find("snapshots")->list()->empty());
 }
 
+// Figures: check tables of docs/theory/bench.md; values that are common practice are marked there.
+TEST(BenchVerbs, readings) {
+    const Value dcr =
+        output({"bench", "dcr"}, R"({"reading_ohm":1.4,"lead_ohm":0.5,"nominal_ohm":2})");
+    expectFigures(dcr, {{"dcr_ohm", 0.9, 1e-9}, {"ratio", 0.45, 1e-9}});
+    EXPECT_EQ(*dcr.find("class")->word(), "low");
+    const Value open = output({"bench", "dcr"}, R"({"readings_ohm":[null,null],"nominal_ohm":8})");
+    EXPECT_EQ(*open.find("class")->word(), "open");
+    const Value lcr = output({"bench", "lcr"},
+                             R"({"frequency_hz":100,"r_ohm":1.6,"l_h":0.0107,"mode":"parallel",
+                                 "twin_r_ohm":1.96,"twin_l_h":0.0156})");
+    expectFigures(lcr, {{"r_series_ohm", 1.51, 0.005}, {"l_series_h", 0.57e-3, 0.01e-3}});
+    const Value battery =
+        output({"bench", "battery"},
+               R"({"Re_ohm":6.4,"Bl_t_m":7,"Cms_m_per_n":0.001,"Xmax_m":0.005,"cell_v":9})");
+    expectFigures(
+        battery,
+        {{"current_a", 1.11, 0.01}, {"power_w", 7.9, 0.05}, {"displacement_m", 7.8e-3, 5e-5}});
+    EXPECT_EQ(*battery.find("verdict")->word(), "too_much");
+}
+
+TEST(BenchVerbs, diagnosisAndAdvice) {
+    const Value d =
+        output({"bench", "diagnose"}, R"({"evidence":[{"check":"dcr","outcome":"open"}]})");
+    EXPECT_EQ(*d.find("top")->word(), "open_coil");
+    // log2(0.95/0.6) against the second, a broken lead-in.
+    EXPECT_NEAR(*d.find("explain_bits")->list()->front().number(), std::log2(0.95 / 0.6), 1e-9);
+    const Value next = output({"bench", "next-check"}, R"({"evidence":[]})");
+    EXPECT_EQ(*next.find("next")->word(), "symptom") << "it costs no time";
+    EXPECT_FALSE(*next.find("done")->flag());
+    const Value grade = output({"bench", "grade"},
+                               R"({"fault":"shorted_turns","verdict":"healthy","checks":["dcr"],
+                                   "reference_min":10})");
+    EXPECT_LE(number(grade, "score"), 40.0);
+    const Value decided = output({"bench", "decide"},
+                                 R"({"leave":{"parts":0,"hours":0},"repair":{"parts":20,"hours":1},
+                                     "rate_per_hour":30,"fault":"shorted_turns"})");
+    EXPECT_EQ(*decided.find("recommended")->word(), "repair");
+    EXPECT_EQ(*decided.find("not_allowed")->list()->front().word(), "leave");
+}
+
+TEST(BenchVerbs, specimenAndTrialAreRepeatable) {
+    const char* const order =
+        R"({"Re_ohm":5.8,"Bl_t_m":7.1,"Mms_kg":0.0168,"Cms_m_per_n":0.00095,"Rms_n_s_per_m":1.15,
+            "leach_k":0.02,"leach_n":0.68,"inductance_model":"leach","fault":"shorted_turns",
+            "severity":0.1,"frequencies_hz":[100]})";
+    const Value s = output({"bench", "specimen"}, order);
+    expectFigures(s,
+                  {{"dcr_ohm", 5.22, 0.005}, {"peak_ohm", 25.6, 0.3}, {"lcr_l_h", 0.713e-3, 2e-6}});
+    EXPECT_EQ(answer({"bench", "specimen"}, order).out, answer({"bench", "specimen"}, order).out);
+    const Value t = output({"bench", "trial"}, R"({"cases":60,"seed":3})");
+    EXPECT_GT(number(t, "right_pct"), 75.0);
+    EXPECT_EQ(answer({"bench", "trial"}, R"({"cases":60,"seed":3})").out,
+              answer({"bench", "trial"}, R"({"cases":60,"seed":3})").out);
+}
+
+TEST(BenchVerbs, wrongInputNamesItsKey) {
+    const std::pair<std::vector<std::string>, std::pair<const char*, const char*>> rows[] = {
+        {{"bench", "diagnose"}, {R"({"evidence":[{"check":"dcrr","outcome":"open"}]})", "dcr"}},
+        {{"bench", "diagnose"},
+         {R"({"evidence":[{"check":"dcr","outcome":"open"},{"check":"dcr","outcome":"low"}]})",
+          "evidence"}},
+        {{"bench", "dcr"}, {R"({"reading_ohm":0.2,"lead_ohm":0.5,"nominal_ohm":8})", "lead_ohm"}},
+        {{"bench", "dcr"}, {R"({"reading_ohm":6,"nominal_ohm":0.1})", "nominal_ohm"}},
+        {{"bench", "grade"},
+         {R"({"fault":"rot","verdict":"healthy","checks":[],"reference_min":5})", "fault"}},
+        {{"driver", "pair"}, {R"({"drivers":[],"frequencies_hz":[100]})", "drivers"}}};
+    for (const auto& [words, input] : rows) {
+        const cli::Answer a = answer(words, input.first);
+        EXPECT_EQ(a.status, 2) << input.first;
+        EXPECT_NE(a.err.find(input.second), std::string::npos) << a.err;
+    }
+}
+
+TEST(DriverVerbs, wiringAndHeat) {
+    // Two 4 Ω in parallel: too low for most amplifiers (common practice); Ohm's law.
+    const Value w =
+        output({"driver", "wiring"},
+               R"({"drivers":[{"id":"a","impedances_ohm_re":[4,4],"impedances_ohm_im":[0,0]},
+                                          {"id":"b","impedances_ohm_re":[4,4],"impedances_ohm_im":[0,0]}],
+                               "frequencies_hz":[100,1000],"circuit":{"parallel":["a","b"]}})");
+    expectFigures(w, {{"impedance_min_ohm", 2.0, 1e-12}});
+    EXPECT_FALSE(*w.find("amplifier_safe")->flag());
+    // 0.393 %/K of copper: IEC 60028.
+    const Value heat = output({"driver", "heat"}, R"({"Re_cold_ohm":6,"Re_hot_ohm":7.179})");
+    expectFigures(heat, {{"temperature_c", 70.0, 0.1}});
+    const Value sheet =
+        output({"driver", "complete"}, R"({"Re_ohm":5.8,"fs_hz":40,"Qms":4,"Qes":0.5})");
+    expectFigures(sheet, {{"Qts", 4.0 * 0.5 / 4.5, 1e-9}});
+}
+
 } // namespace yf::test

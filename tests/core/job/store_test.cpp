@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/intake_edit.h"
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
@@ -272,19 +273,38 @@ TEST(Store, neverOverwritesAndLeavesNoHalfFiles) {
 }
 
 // Every format version ever released has files here that must open, and be equal once saved again.
+TEST(Store, aFileOfTheSecondVersionTakesWhatTheThirdKnows) {
+    const TempFolder folder;
+    const std::string path = folder.path("old.yfjob");
+    std::filesystem::copy_file(std::string(YF_TEST_DATA) + "/jobs/v2/lantern-hall.yfjob", path);
+    const std::string png = "\x89PNG\r\n\x1a\n pixels";
+    {
+        Store store = mustOpen(path);
+        History history = mustLoad(store);
+        change(history, store, job::addPhoto("front.png", png));
+        change(history, store, job::putProtector("left", {.rating = 2.0}));
+    }
+    const History history = mustLoad(mustOpen(path));
+    ASSERT_EQ(history.job().photos.size(), 1U);
+    EXPECT_EQ(*history.job().photos.front().bytes, png);
+    EXPECT_EQ(history.job().cabinets.front().protectors.size(), 1U);
+}
+
 TEST(Store, filesOfEveryVersionOpenAndSaveEqual) {
     const TempFolder folder;
     for (const auto& version :
          std::filesystem::directory_iterator(std::string(YF_TEST_DATA) + "/jobs")) {
         for (const auto& file : std::filesystem::directory_iterator(version.path())) {
-            const std::string copy = folder.path(file.path().filename().string());
+            const std::string name =
+                version.path().filename().string() + "-" + file.path().filename().string();
+            const std::string copy = folder.path(name);
             std::filesystem::copy_file(file.path(), copy);
             const auto record = mustOpen(copy).load();
             ASSERT_TRUE(record.ok()) << file.path();
             EXPECT_FALSE(record->job().cabinets.empty()) << file.path();
             EXPECT_EQ(fileContent(copy), fileContent(file.path().string()))
                 << "opening alone changes nothing";
-            const std::string again = folder.path("again-" + file.path().filename().string());
+            const std::string again = folder.path("again-" + name);
             ASSERT_TRUE(Store::create(again, *record).ok());
             const auto back = mustOpen(again).load();
             ASSERT_TRUE(back.ok());

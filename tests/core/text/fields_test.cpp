@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // One walk over the field lists of all described types: both ends of every range are taken, the
 // next number beyond is refused with its key named, what is written reads back equal.
+#include "core/bench/battery.h"
+#include "core/driver/heat.h"
+#include "core/driver/library.h"
 #include "core/job/job.h"
 #include "core/measure/import.h"
 #include "core/network/e_series.h"
@@ -25,7 +28,7 @@ using text::Value;
 /// A value that a key takes, as far as its list tells.
 Value acceptedBy(const Value& entry) {
     const std::string kind = *entry.find("kind")->word();
-    if (kind == "number" || kind == "whole number") {
+    if (kind.starts_with("number") || kind == "whole number") {
         return *entry.find("lowest")->number();
     }
     if (kind == "one of") {
@@ -71,6 +74,13 @@ using Described = testing::Types<measure::ImportRequest,
                                  driver::ImpedanceModel,
                                  report::ShowRequest,
                                  report::ExportRequest,
+                                 bench::BatteryRequest,
+                                 bench::LcrRequest,
+                                 driver::HeatRequest,
+                                 driver::LibraryEntry,
+                                 job::Protector,
+                                 job::OldPart,
+                                 job::Place,
                                  job::Take,
                                  job::Driver,
                                  job::Mount,
