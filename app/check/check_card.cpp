@@ -83,6 +83,10 @@ void CheckCard::setPractice() {
     practice_ = true;
 }
 
+void CheckCard::useStandIn() {
+    (check_ == "dcr" ? ohmmeter_ : lcrMeter_)->useStandIn();
+}
+
 void CheckCard::startMeters() {
     ohmmeter_->useStandIn();
     lcrMeter_->useStandIn();

@@ -29,6 +29,7 @@ public:
     /// In practice a check is made, not told: a button makes it and `makeWanted` asks for its
     /// outcome; cautions wait for a tick. Meters are the stand-ins, on what `setUnderTheTips` says.
     void setPractice();
+    void useStandIn();
     void startMeters();
     void stopMeters();
     void setUnderTheTips(const sim::Specimen& specimen);

@@ -345,8 +345,12 @@ void CheckStage::reveal(const QString& figure) {
     }
     showPage(0);
     if (figure.startsWith(QStringLiteral("check:"))) {
-        chosen_ = figure.mid(6).toStdString();
+        const QStringList parts = figure.split(u':');
+        chosen_ = parts[1].toStdString();
         open(chosen_);
+        if (parts.size() > 2) {
+            card_->useStandIn(); // for pictures
+        }
     }
     list_->setFocus();
 }

@@ -72,7 +72,9 @@ QString said(const job::Arrangement& a) {
 IntakeStage::IntakeStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_intake"));
     setAcceptDrops(true);
-    auto* left = new QVBoxLayout;
+    auto* leftPart = new QWidget(this);
+    auto* left = new QVBoxLayout(leftPart);
+    left->setContentsMargins(0, 0, 4, 0);
     left->setSpacing(10);
     left->addWidget(buildWords());
     left->addWidget(buildWay());
@@ -90,12 +92,16 @@ IntakeStage::IntakeStage(QWidget* parent) : Stage(parent) {
     listColumn->addWidget(protectors_);
     listColumn->addWidget(oldParts_);
     listColumn->addStretch(1);
-    auto* scroll = new QScrollArea(this);
-    scroll->setObjectName(QStringLiteral("intake_lists"));
-    scroll->setWidgetResizable(true);
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    scroll->setFocusPolicy(Qt::NoFocus);
-    scroll->setWidget(lists);
+    const auto scrolled = [this](QWidget* content, const QString& name) {
+        auto* area = new QScrollArea(this);
+        area->setObjectName(name);
+        area->setWidgetResizable(true);
+        area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        area->setFocusPolicy(Qt::NoFocus);
+        area->setWidget(content);
+        return area;
+    };
+    QScrollArea* scroll = scrolled(lists, QStringLiteral("intake_lists"));
     auto* right = new QVBoxLayout;
     right->setSpacing(8);
     right->addWidget(buildTrace());
@@ -103,7 +109,7 @@ IntakeStage::IntakeStage(QWidget* parent) : Stage(parent) {
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(12, 8, 8, 8);
     row->setSpacing(16);
-    row->addLayout(left, 8);
+    row->addWidget(scrolled(leftPart, QStringLiteral("intake_left")), 8);
     row->addLayout(right, 13);
     photo_ = new PhotoView(this);
 

@@ -123,6 +123,8 @@ PhotoStrip::PhotoStrip(QWidget* parent) : QWidget(parent) {
 void PhotoStrip::display(const std::vector<job::Photo>& photos) {
     none_->setVisible(photos.empty());
     constexpr int bar = 22;
+    scroll_->setHorizontalScrollBarPolicy(photos.empty() ? Qt::ScrollBarAlwaysOff
+                                                         : Qt::ScrollBarAsNeeded);
     scroll_->setFixedHeight((photos.empty() ? 36 : small) + bar);
     if (photos == shown_) {
         return;

@@ -9,6 +9,7 @@
 class QHBoxLayout;
 class QLabel;
 class QLineEdit;
+class QScrollArea;
 
 namespace yf::app {
 
@@ -51,7 +52,7 @@ Q_SIGNALS:
 private:
     QHBoxLayout* row_{};
     QLabel* none_{};
-    QWidget* scroll_{};
+    QScrollArea* scroll_{};
     std::vector<job::Photo> shown_;
 };
 

@@ -104,7 +104,16 @@ void TracePicture::paintEvent(QPaintEvent* /*event*/) {
         painter.setFont(small);
         painter.setPen(quiet ? t.quietInk : t.ink);
         const QRectF label(middle.x() - pitch / 2.0, rail + 12, pitch, 16);
-        painter.drawText(label, Qt::AlignCenter, segmentSaid(static_cast<Segment>(i)));
+        const QString name = segmentSaid(static_cast<Segment>(i));
+        constexpr double least = 6.5;
+        QFont fitting = small;
+        while (QFontMetricsF(fitting).horizontalAdvance(name) > pitch - 2.0 &&
+               fitting.pointSizeF() > least) {
+            fitting.setPointSizeF(fitting.pointSizeF() - 0.5);
+        }
+        painter.setFont(fitting);
+        painter.drawText(label, Qt::AlignCenter, name);
+        painter.setFont(small);
         painter.setPen(t.quietInk);
         painter.drawText(label.translated(0, 15), Qt::AlignCenter, standingSaid(standing));
     }

@@ -47,6 +47,13 @@ protected:
         return box != nullptr && !labelled ? QString{} : reader->text(QAccessible::Name);
     }
 
+    void openCheck(const char* page) {
+        window->chooseStage(QStringLiteral("check"));
+        window->reveal(QStringLiteral("check:") + QLatin1String(page));
+        settle();
+        QApplication::processEvents(); // the polarity table is built when the hand has let go
+    }
+
     /// Every view there is, one after the other.
     void inEveryView(const std::function<void(const char*)>& look) {
         const std::string table =
@@ -59,12 +66,28 @@ protected:
             {"start page", [&] { window->reveal(QStringLiteral("start")); }},
             {"network", [&] { window->chooseStage(QStringLiteral("network")); }},
             {"measure", [&] { window->chooseStage(QStringLiteral("measure")); }},
+            {"intake",
+             [&] {
+                 window->chooseStage(QStringLiteral("intake"));
+                 if (window->document()->job().cabinets.front().protectors.empty()) {
+                     click(find<QWidget>("protectors_add"));
+                     click(find<QWidget>("old_parts_add"));
+                 }
+             }},
+            {"check", [&] { openCheck("dcr"); }},
+            {"check, battery", [&] { openCheck("battery_pop"); }},
+            {"polarity", [&] { openCheck("polarity"); }},
+            {"replace", [&] { openCheck("replace"); }},
             {"findings unfolded", [&] { window->reveal(QStringLiteral("finding:meas.distance")); }},
             {"log", [&] { window->reveal(QStringLiteral("log")); }},
             {"front edited", [&] { window->reveal(QStringLiteral("front-editor")); }},
             {"differences", [&] { window->reveal(QStringLiteral("differences")); }},
             {"guide", [&] { window->reveal(QStringLiteral("help")); }},
             {"import", [&] { window->previewImport({QString::fromStdString(table)}); }},
+            {"practise", [&] { window->reveal(QStringLiteral("practise:7:1")); }},
+            {"practised",
+             [&] { window->reveal(QStringLiteral("practise:7:2:look_smell:torn_surround")); }},
+            {"back", [&] { window->chooseStage(QStringLiteral("check")); }},
             {"finder", [&] { window->reveal(QStringLiteral("finder")); }},
         };
 
@@ -129,12 +152,31 @@ TEST_F(Access, tabComesToEverythingAndRoundAgain) {
 }
 
 TEST_F(Access, targetsAreLargeEnough) {
-    for (const QWidget* widget : reachable()) {
-        if (qobject_cast<const QAbstractButton*>(widget) != nullptr &&
-            !widget->inherits("QCheckBox")) {
-            EXPECT_GE(widget->height(), 28) << widget->objectName().toStdString();
+    inEveryView([&](const char* view) {
+        for (const QWidget* widget : reachable()) {
+            if (qobject_cast<const QAbstractButton*>(widget) != nullptr &&
+                !widget->inherits("QCheckBox")) {
+                EXPECT_GE(widget->height(), 28)
+                    << view << ": " << widget->objectName().toStdString();
+            }
         }
+    });
+}
+
+TEST_F(Access, noStageForcesTheWindowToGrow) {
+    window->resize(1024, 700);
+    for (const char* const stage : {"intake", "check", "measure", "network"}) {
+        window->chooseStage(QLatin1String(stage));
+        settle();
+        EXPECT_EQ(window->size(), QSize(1024, 700)) << stage;
     }
+    for (const char* const page : {"polarity", "replace", "lcr"}) {
+        openCheck(page);
+        EXPECT_EQ(window->size(), QSize(1024, 700)) << page;
+    }
+    window->reveal(QStringLiteral("practise:7:1"));
+    QApplication::processEvents();
+    EXPECT_EQ(window->size(), QSize(1024, 700)) << "practise";
 }
 
 TEST_F(Access, fitsFromSmallToLargeWindows) {
