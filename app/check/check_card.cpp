@@ -6,6 +6,7 @@
 #include "app/instruments/meter_panel.h"
 #include "app/theme/theme.h"
 #include "app/widgets/flow_layout.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
 #include "core/bench/notation.h"
@@ -32,12 +33,9 @@ constexpr std::array meterFrequencies{100.0, 120.0, 1000.0, 10000.0, 100000.0};
 constexpr double block = 9.0;
 
 QLabel* told(const QString& text, QWidget* parent, const QColor& colour) {
-    auto* label = new QLabel(text, parent);
-    label->setWordWrap(true);
-    label->setTextFormat(Qt::PlainText);
-    QPalette p = label->palette();
-    p.setColor(QPalette::WindowText, colour);
-    label->setPalette(p);
+    QLabel* label = wrappedLabel(parent, {});
+    label->setText(text);
+    tint(label, colour);
     return label;
 }
 

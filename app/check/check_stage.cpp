@@ -10,6 +10,7 @@
 #include "app/theme/theme.h"
 #include "app/widgets/elided_label.h"
 #include "app/widgets/flow_layout.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 #include "core/text/number.h"
@@ -28,24 +29,6 @@ namespace yf::app {
 namespace {
 
 using job::Condition;
-
-QLabel* line(QWidget* parent, const QString& name, double points, QFont::Weight weight) {
-    auto* label = new QLabel(parent);
-    label->setObjectName(name);
-    label->setTextFormat(Qt::PlainText);
-    label->setWordWrap(true);
-    QFont font = parent->font();
-    font.setPointSizeF(points);
-    font.setWeight(weight);
-    label->setFont(font);
-    return label;
-}
-
-void paint(QLabel* label, const QColor& colour) {
-    QPalette p = label->palette();
-    p.setColor(QPalette::WindowText, colour);
-    label->setPalette(p);
-}
 
 /// What is shown of a driver beside its name: band, rating, twin.
 QString describe(const job::Job& job, const Sight& sight) {
@@ -66,9 +49,9 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_check"));
     name_ = new ElidedLabel(this);
     name_->setObjectName(QStringLiteral("check_driver"));
-    verdict_ = line(this, QStringLiteral("check_verdict"), 15.0, QFont::DemiBold);
-    meaning_ = line(this, QStringLiteral("check_meaning"), 10.0, QFont::Normal);
-    bar_ = line(this, QStringLiteral("check_barred"), 10.0, QFont::DemiBold);
+    verdict_ = wrappedLabel(this, QStringLiteral("check_verdict"), 15.0, QFont::DemiBold);
+    meaning_ = wrappedLabel(this, QStringLiteral("check_meaning"), 10.0, QFont::Normal);
+    bar_ = wrappedLabel(this, QStringLiteral("check_barred"), 10.0, QFont::DemiBold);
     diagnosis_ = new DiagnosisView(this);
     card_ = new CheckCard(this);
     cardArea_ = new QScrollArea(this);
@@ -138,7 +121,7 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
         flow->addWidget(chip);
         remedies_.push_back(chip);
     }
-    unmatched_ = line(decision_, QStringLiteral("check_unmatched"), 10.0, QFont::Normal);
+    unmatched_ = wrappedLabel(decision_, QStringLiteral("check_unmatched"), 10.0, QFont::Normal);
     auto* decisionColumn = new QVBoxLayout(decision_);
     decisionColumn->setContentsMargins(0, 0, 0, 0);
     decisionColumn->setSpacing(3);
@@ -242,7 +225,7 @@ void CheckStage::showDecision(const job::DriverBench* bench) {
     unmatched_->setText(driver->decision == bench::Remedy::undecided
                             ? tr("What to do? Each says what it leaves unmatched.")
                             : spoken(bench::unmatchedInWords(driver->decision)));
-    paint(unmatched_, theme().quietInk);
+    tint(unmatched_, theme().quietInk);
 }
 
 QString CheckStage::state(const Sight& sight) const {
@@ -322,11 +305,11 @@ void CheckStage::showVerdict(const job::DriverBench* bench) {
         : bench->offers.empty()
             ? tr("No check is left that would tell more; what remains possible is shown below.")
             : tr("Best next: %1.").arg(spoken(bench::checkInWords(bench->offers.front().check))));
-    paint(meaning_, t.ink);
+    tint(meaning_, t.ink);
     const bool barred = !d.barred.empty();
     bar_->setText(tr("■ No amplifier on this speaker yet: turns may be shorted."));
     bar_->setVisible(barred);
-    paint(bar_, t.stop);
+    tint(bar_, t.stop);
 }
 
 void CheckStage::open(const std::string& check) {

@@ -2,6 +2,7 @@
 #include "app/check/polarity_view.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 
@@ -28,17 +29,7 @@ std::string now() {
 QLabel* text(const QString& words, QWidget* parent, const QColor& colour) {
     auto* label = new QLabel(words, parent);
     label->setTextFormat(Qt::PlainText);
-    QPalette p = label->palette();
-    p.setColor(QPalette::WindowText, colour);
-    label->setPalette(p);
-    return label;
-}
-
-QLabel* bold(const QString& words, QWidget* parent) {
-    QLabel* label = text(words, parent, theme().ink);
-    QFont font = label->font();
-    font.setWeight(QFont::DemiBold);
-    label->setFont(font);
+    tint(label, colour);
     return label;
 }
 
@@ -161,7 +152,7 @@ void PolarityView::addBass(QGridLayout* grid,
                            const QString& name,
                            const std::string& cabinet,
                            Bass bass) {
-    grid->addWidget(bold(words, table_), row, 0);
+    grid->addWidget(headingLabel(table_, words), row, 0);
     auto* holder = new QWidget(table_);
     auto* inner = new QGridLayout(holder);
     inner->setContentsMargins(0, 0, 0, 0);
@@ -200,7 +191,7 @@ void PolarityView::rebuild() {
     }
     for (const job::CabinetPolarity& cabinet : round_.cabinets) {
         const QString name = words(job::findCabinet(job, cabinet.cabinet)->name);
-        grid->addWidget(bold(name, table_), ++row, 0);
+        grid->addWidget(headingLabel(table_, name), ++row, 0);
         grid->addWidget(text(tr("whole cabinet, at its terminals"), table_, t.quietInk),
                         row,
                         1,

@@ -2,6 +2,7 @@
 #include "app/check/replacement_view.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
 #include "core/quantity/quantities.h"
@@ -106,12 +107,6 @@ QString shortened(const QString& path) {
     return path.startsWith(home) ? u'~' + path.mid(home.size()) : path;
 }
 
-void paint(QLabel* label, const QColor& colour) {
-    QPalette p = label->palette();
-    p.setColor(QPalette::WindowText, colour);
-    label->setPalette(p);
-}
-
 } // namespace
 
 QString ownDriversFile() {
@@ -126,17 +121,10 @@ ReplacementView::ReplacementView(QWidget* parent) : QWidget(parent) {
     bold.setPointSizeF(12.0);
     bold.setWeight(QFont::DemiBold);
     heading_->setFont(bold);
-    const auto wrapped = [this](const char* name) {
-        auto* label = new QLabel(this);
-        label->setObjectName(QLatin1String(name));
-        label->setWordWrap(true);
-        label->setTextFormat(Qt::PlainText);
-        return label;
-    };
-    sources_ = wrapped("replacement_sources");
-    trouble_ = wrapped("replacement_trouble");
-    reasons_ = wrapped("replacement_reasons");
-    libraryTold_ = wrapped("replacement_library");
+    sources_ = wrappedLabel(this, QStringLiteral("replacement_sources"));
+    trouble_ = wrappedLabel(this, QStringLiteral("replacement_trouble"));
+    reasons_ = wrappedLabel(this, QStringLiteral("replacement_reasons"));
+    libraryTold_ = wrappedLabel(this, QStringLiteral("replacement_library"));
     auto* form = new QFormLayout;
     form->setVerticalSpacing(4);
     const auto field = [&](const QString& label, const q::Quantity& quantity, text::Unit unit) {
@@ -207,7 +195,7 @@ ReplacementView::ReplacementView(QWidget* parent) : QWidget(parent) {
 void ReplacementView::readLibrary() {
     library_ = driver::shippedLibrary();
     QFile file(ownDriversFile());
-    paint(libraryTold_, theme().quietInk);
+    tint(libraryTold_, theme().quietInk);
     if (!file.exists()) {
         libraryTold_->setText(tr("%1 invented drivers ship. Your own go into %2 (open JSON).")
                                   .arg(library_.drivers.size())
@@ -223,7 +211,7 @@ void ReplacementView::readLibrary() {
         libraryTold_->setText(
             QStringLiteral("▲ %1: %2. ").arg(file.fileName(), spoken(text::sentence(own.error()))) +
             tr("The shipped drivers are here meanwhile."));
-        paint(libraryTold_, theme().stop);
+        tint(libraryTold_, theme().stop);
         return;
     }
     // An own one of the same name is better known.
@@ -264,7 +252,7 @@ void ReplacementView::keepDriver() {
     QSaveFile out(file.fileName());
     if (!out.open(QIODevice::WriteOnly) || out.write(text) != text.size() || !out.commit()) {
         libraryTold_->setText(QStringLiteral("▲ %1: %2").arg(out.fileName(), out.errorString()));
-        paint(libraryTold_, theme().stop);
+        tint(libraryTold_, theme().stop);
         return;
     }
     readLibrary();
@@ -326,8 +314,8 @@ void ReplacementView::showOld() {
         (old_.fx
              ? u' ' + tr("Crossover at %1.").arg(figures(text::printEngineering(*old_.fx, "Hz")))
              : QString{}));
-    paint(sources_, theme().quietInk);
-    paint(trouble_, theme().stop);
+    tint(sources_, theme().quietInk);
+    tint(trouble_, theme().stop);
 }
 
 void ReplacementView::change() {

@@ -2,6 +2,7 @@
 #include "app/instruments/meter_panel.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
@@ -244,9 +245,7 @@ void MeterPanel::display() {
                    : fine                    ? meter_.said()
                           : QStringLiteral("▲ ") + spoken(meter_.said().toStdString()));
     said_->setVisible(!said_->text().isEmpty());
-    QPalette p = said_->palette();
-    p.setColor(QPalette::WindowText, fine ? theme().quietInk : theme().mind);
-    said_->setPalette(p);
+    tint(said_, fine ? theme().quietInk : theme().mind);
 }
 
 } // namespace yf::app

@@ -7,6 +7,7 @@
 #include "app/theme/theme.h"
 #include "app/widgets/dropped_files.h"
 #include "app/widgets/flow_layout.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 #include "core/job/bench.h"
@@ -26,29 +27,6 @@
 namespace yf::app {
 
 namespace {
-
-QLabel* heading(const QString& text, QWidget* parent) {
-    auto* label = new QLabel(text, parent);
-    QFont bold = parent->font();
-    bold.setWeight(QFont::DemiBold);
-    label->setFont(bold);
-    label->setTextFormat(Qt::PlainText);
-    return label;
-}
-
-QLabel* wrapped(const QString& name, QWidget* parent) {
-    auto* label = new QLabel(parent);
-    label->setObjectName(name);
-    label->setWordWrap(true);
-    label->setTextFormat(Qt::PlainText);
-    return label;
-}
-
-void paint(QLabel* label, const QColor& colour) {
-    QPalette p = label->palette();
-    p.setColor(QPalette::WindowText, colour);
-    label->setPalette(p);
-}
 
 QString ohms(double value) {
     return figures(text::printEngineering(value, "Ω"));
@@ -79,7 +57,7 @@ IntakeStage::IntakeStage(QWidget* parent) : Stage(parent) {
     left->addWidget(buildWords());
     left->addWidget(buildWay());
     photos_ = new PhotoStrip(this);
-    left->addWidget(heading(tr("Pictures"), this));
+    left->addWidget(headingLabel(this, tr("Pictures")));
     left->addWidget(photos_);
     left->addStretch(1);
 
@@ -192,17 +170,17 @@ QWidget* IntakeStage::buildWords() {
     auto* column = new QVBoxLayout(part);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
-    column->addWidget(heading(tr("The complaint"), part));
+    column->addWidget(headingLabel(part, tr("The complaint")));
     column->addWidget(complaint_);
     column->addSpacing(4);
-    column->addWidget(heading(tr("The aim"), part));
+    column->addWidget(headingLabel(part, tr("The aim")));
     column->addWidget(aims);
     return part;
 }
 
 QWidget* IntakeStage::buildWay() {
     auto* part = new QWidget(this);
-    wayName_ = heading({}, part);
+    wayName_ = headingLabel(part, QString{});
     wayName_->setObjectName(QStringLiteral("intake_way"));
     printed_ = new QLineEdit(part);
     printed_->setObjectName(QStringLiteral("intake_printed"));
@@ -233,7 +211,7 @@ QWidget* IntakeStage::buildWay() {
         flow->addWidget(chip);
         arrangements_.push_back(chip);
     }
-    warning_ = wrapped(QStringLiteral("intake_warning"), part);
+    warning_ = wrappedLabel(part, QStringLiteral("intake_warning"));
     auto* column = new QVBoxLayout(part);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
@@ -249,8 +227,8 @@ QWidget* IntakeStage::buildTrace() {
     part->setProperty("card", true);
     part->setAttribute(Qt::WA_StyledBackground);
     trace_ = new TracePicture(part);
-    traceSaid_ = wrapped(QStringLiteral("intake_trace_said"), part);
-    question_ = wrapped(QStringLiteral("intake_question"), part);
+    traceSaid_ = wrappedLabel(part, QStringLiteral("intake_trace_said"));
+    question_ = wrappedLabel(part, QStringLiteral("intake_question"));
     answers_ = new QWidget(part);
     new FlowLayout(answers_);
     answers_->layout()->setContentsMargins(0, 0, 0, 0);
@@ -258,7 +236,7 @@ QWidget* IntakeStage::buildTrace() {
     auto* column = new QVBoxLayout(part);
     column->setContentsMargins(10, 8, 10, 8);
     column->setSpacing(4);
-    column->addWidget(heading(tr("Nothing, or not enough? Outside before inside"), part));
+    column->addWidget(headingLabel(part, tr("Nothing, or not enough? Outside before inside")));
     column->addWidget(trace_);
     column->addWidget(traceSaid_);
     column->addWidget(question_);
@@ -361,7 +339,7 @@ void IntakeStage::showWay() {
         const job::Driver* first = job::findDriver(job, driver->alike);
         warning_->setText(tr("It shares the way of %1; choose that one to change the wiring.")
                               .arg(first == nullptr ? words(driver->alike) : words(first->name)));
-        paint(warning_, theme().quietInk);
+        tint(warning_, theme().quietInk);
         return;
     }
     const auto chosen = std::ranges::find(choices_, now, &job::ArrangementChoice::arrangement);
@@ -388,7 +366,7 @@ void IntakeStage::warn(const job::ArrangementChoice& choice) {
                 .arg(said(choice.arrangement), load, ohms(job::amplifierLeast));
     }
     warning_->setText(text);
-    paint(warning_, choice.safe ? theme().quietInk : theme().mind);
+    tint(warning_, choice.safe ? theme().quietInk : theme().mind);
 }
 
 void IntakeStage::showTrace() {

@@ -7,6 +7,7 @@
 #include "app/check/diagnosis_view.h"
 #include "app/practice/practice_result.h"
 #include "app/theme/theme.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 #include "core/job/evaluate.h"
@@ -112,10 +113,7 @@ void PracticePage::build() {
     clock_ = new QLabel(running);
     clock_->setObjectName(QStringLiteral("practice_clock"));
     clock_->setFont(figureFont(24.0));
-    told_ = new QLabel(running);
-    told_->setObjectName(QStringLiteral("practice_told"));
-    told_->setWordWrap(true);
-    told_->setTextFormat(Qt::PlainText);
+    told_ = wrappedLabel(running, QStringLiteral("practice_told"));
     const auto subject = [&](const QString& text, const QString& name, bool twin) {
         auto* chip = new QToolButton(running);
         chip->setText(text);
@@ -248,9 +246,7 @@ void PracticePage::rest() {
 void PracticePage::tell(const QString& trouble) {
     told_->setText(trouble);
     told_->setVisible(!trouble.isEmpty());
-    QPalette p = told_->palette();
-    p.setColor(QPalette::WindowText, theme().stop);
-    told_->setPalette(p);
+    tint(told_, theme().stop);
 }
 
 void PracticePage::chooseSubject(bool twin) {

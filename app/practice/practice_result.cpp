@@ -2,6 +2,7 @@
 #include "app/practice/practice_result.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 #include "core/text/number.h"
@@ -17,24 +18,6 @@
 namespace yf::app {
 
 namespace {
-
-QLabel* line(const QString& name, double points, QFont::Weight weight, QWidget* parent) {
-    auto* label = new QLabel(parent);
-    label->setObjectName(name);
-    label->setTextFormat(Qt::PlainText);
-    label->setWordWrap(true);
-    QFont font = parent->font();
-    font.setPointSizeF(points);
-    font.setWeight(weight);
-    label->setFont(font);
-    return label;
-}
-
-void paint(QLabel* label, const QColor& colour) {
-    QPalette p = label->palette();
-    p.setColor(QPalette::WindowText, colour);
-    label->setPalette(p);
-}
 
 QString severitySaid(const std::string& fault, double severity) {
     if (fault == "shorted_turns") {
@@ -68,13 +51,13 @@ QString toldSaid(double bits) {
 
 PracticeResultView::PracticeResultView(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("practice_result"));
-    verdict_ = line(QStringLiteral("practice_verdict"), 18.0, QFont::DemiBold, this);
-    truth_ = line(QStringLiteral("practice_truth"), 11.0, QFont::Normal, this);
-    score_ = line(QStringLiteral("practice_score"), 30.0, QFont::DemiBold, this);
+    verdict_ = wrappedLabel(this, QStringLiteral("practice_verdict"), 18.0, QFont::DemiBold);
+    truth_ = wrappedLabel(this, QStringLiteral("practice_truth"), 11.0, QFont::Normal);
+    score_ = wrappedLabel(this, QStringLiteral("practice_score"), 30.0, QFont::DemiBold);
     score_->setFont(figureFont(30.0));
     score_->setWordWrap(false);
-    points_ = line(QStringLiteral("practice_points"), 10.0, QFont::Normal, this);
-    unsafe_ = line(QStringLiteral("practice_unsafe"), 10.0, QFont::DemiBold, this);
+    points_ = wrappedLabel(this, QStringLiteral("practice_points"), 10.0, QFont::Normal);
+    unsafe_ = wrappedLabel(this, QStringLiteral("practice_unsafe"), 10.0, QFont::DemiBold);
     own_ = new QWidget(this);
     own_->setObjectName(QStringLiteral("practice_own"));
     route_ = new QWidget(this);
@@ -91,7 +74,7 @@ PracticeResultView::PracticeResultView(QWidget* parent) : QWidget(parent) {
     head->addLayout(marks);
     const auto listed = [&](const QString& title, QWidget* list) {
         auto* column = new QVBoxLayout;
-        auto* label = line({}, 11.0, QFont::DemiBold, this);
+        auto* label = wrappedLabel(this, QString{}, 11.0, QFont::DemiBold);
         label->setText(title);
         auto* inner = new QWidget(this);
         inner->setProperty("card", true);
@@ -126,7 +109,7 @@ void PracticeResultView::cell(
     label->setTextFormat(Qt::PlainText);
     label->setWordWrap(column == 1);
     if (quiet) {
-        paint(label, theme().quietInk);
+        tint(label, theme().quietInk);
     }
     if (column == 1) {
         grid->addWidget(label, row, column); // as wide as there is room: it wraps
@@ -143,7 +126,7 @@ void PracticeResultView::display(const sim::PracticeResult& result) {
     const QString said = spoken(bench::faultInWords(result.verdict));
     verdict_->setText(right ? QStringLiteral("✓ ") + tr("Right: %1").arg(truth)
                             : QStringLiteral("✕ ") + tr("It was %1, not %2").arg(truth, said));
-    paint(verdict_, right ? t.good : t.stop);
+    tint(verdict_, right ? t.good : t.stop);
     const QString severity = severitySaid(result.fault, result.severity);
     truth_->setText(spoken(bench::consequenceInWords(result.fault)) +
                     (severity.isEmpty() ? QString{} : QStringLiteral("  ·  ") + severity));
@@ -171,7 +154,7 @@ void PracticeResultView::display(const sim::PracticeResult& result) {
     }
     unsafe_->setText(unsafe.join(u'\n'));
     unsafe_->setVisible(!unsafe.isEmpty());
-    paint(unsafe_, t.stop);
+    tint(unsafe_, t.stop);
 
     for (QWidget* list : {own_, route_}) {
         qDeleteAll(list->findChildren<QWidget*>(QString{}, Qt::FindDirectChildrenOnly));

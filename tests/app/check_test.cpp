@@ -29,18 +29,12 @@ namespace {
 
 using job::BenchReading;
 
-class CheckTest : public WindowTest {
+class CheckTest : public HallTest {
 protected:
     void SetUp() override {
-        path = folder.path("hall.yfjob");
-        const auto record = demo::lanternHall(demo::hallTables());
-        ASSERT_TRUE(record.ok());
-        ASSERT_TRUE(job::store::Store::create(path, *record).ok());
-        openWindow();
+        HallTest::SetUp();
         window->chooseStage(QStringLiteral("check"));
     }
-
-    const job::Job& job() { return window->document()->job(); }
 
     /// In this stage first: practising has the same cards and meters.
     template <class T>
@@ -54,15 +48,7 @@ protected:
 
     /// Clicks a row of the list of checks, wherever it stands now.
     void openCheck(const char* check) {
-        auto* list = find<app::CheckList>("check_list");
-        for (int row = 0; row < list->count(); ++row) {
-            if (list->item(row)->data(Qt::UserRole).toString() == QLatin1String(check)) {
-                list->scrollToItem(list->item(row));
-                click(list->viewport(), list->visualItemRect(list->item(row)).center());
-                return;
-            }
-        }
-        FAIL() << check << " is not in the list";
+        clickRow(find<app::CheckList>("check_list"), QLatin1String(check));
     }
 
     void outcome(const char* key) {

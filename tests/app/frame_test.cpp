@@ -48,19 +48,8 @@ namespace {
 
 using app::Plot;
 
-/// The window on the demo that a newcomer opens: the hall's pair.
-class Hall : public WindowTest {
+class Hall : public HallTest {
 protected:
-    void SetUp() override {
-        path = folder.path("hall.yfjob");
-        const auto record = demo::lanternHall(demo::hallTables());
-        ASSERT_TRUE(record.ok());
-        ASSERT_TRUE(job::store::Store::create(path, *record).ok());
-        openWindow();
-    }
-
-    const job::Job& job() { return window->document()->job(); }
-
     Plot* plot(const char* name) { return find<Plot>(name); }
 
     app::FrontView* front() { return find<app::FrontView>("front"); }

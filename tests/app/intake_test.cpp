@@ -22,18 +22,12 @@ namespace yf::test {
 
 namespace {
 
-class IntakeTest : public WindowTest {
+class IntakeTest : public HallTest {
 protected:
     void SetUp() override {
-        path = folder.path("hall.yfjob");
-        const auto record = demo::lanternHall(demo::hallTables());
-        ASSERT_TRUE(record.ok());
-        ASSERT_TRUE(job::store::Store::create(path, *record).ok());
-        openWindow();
+        HallTest::SetUp();
         window->chooseStage(QStringLiteral("intake"));
     }
-
-    const job::Job& job() { return window->document()->job(); }
 
     const job::Cabinet& cabinet(const char* id) { return *job::findCabinet(job(), id); }
 

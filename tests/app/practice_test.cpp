@@ -40,15 +40,7 @@ protected:
     }
 
     void openCheck(const char* check) {
-        auto* list = on<app::CheckList>("practice_list");
-        for (int row = 0; row < list->count(); ++row) {
-            if (list->item(row)->data(Qt::UserRole).toString() == QLatin1String(check)) {
-                list->scrollToItem(list->item(row));
-                click(list->viewport(), list->visualItemRect(list->item(row)).center());
-                return;
-            }
-        }
-        FAIL() << check << " is not in the list";
+        clickRow(on<app::CheckList>("practice_list"), QLatin1String(check));
     }
 
     void giveVerdict(const char* fault) {

@@ -6,10 +6,12 @@
 #include "app/widgets/notice.h"
 #include "cli/verb.h"
 #include "core/job/store/store.h"
+#include "demo/lantern_hall.h"
 #include "tests/support/demo_job.h"
 
 #include <QApplication>
 #include <QDropEvent>
+#include <QListWidget>
 #include <QMimeData>
 #include <QTest>
 #include <QUrl>
@@ -110,6 +112,29 @@ std::string WindowTest::figureByCommandLine(const std::string& figure) {
     }
     ADD_FAILURE() << "no figure " << figure;
     return {};
+}
+
+void HallTest::SetUp() {
+    path = folder.path("hall.yfjob");
+    const auto record = demo::lanternHall(demo::hallTables());
+    ASSERT_TRUE(record.ok());
+    ASSERT_TRUE(job::store::Store::create(path, *record).ok());
+    openWindow();
+}
+
+void clickRow(QListWidget* list, const QString& data) {
+    for (int row = 0; row < list->count(); ++row) {
+        QListWidgetItem* item = list->item(row);
+        if (item->data(Qt::UserRole).toString() == data) {
+            list->scrollToItem(item);
+            QTest::mouseClick(list->viewport(),
+                              Qt::LeftButton,
+                              Qt::NoModifier,
+                              list->visualItemRect(item).center());
+            return;
+        }
+    }
+    FAIL() << data.toStdString() << " is not in the list";
 }
 
 } // namespace yf::test

@@ -9,6 +9,7 @@
 
 #include <memory>
 
+class QListWidget;
 class QWheelEvent;
 
 namespace yf::test {
@@ -76,5 +77,16 @@ protected:
     std::string path;
     std::unique_ptr<app::MainWindow> window;
 };
+
+/// The window on the demo that a newcomer opens: the hall's pair.
+class HallTest : public WindowTest {
+protected:
+    void SetUp() override;
+
+    const job::Job& job() { return window->document()->job(); }
+};
+
+/// Clicks the row of a list that holds these data under Qt::UserRole.
+void clickRow(QListWidget* list, const QString& data);
 
 } // namespace yf::test
