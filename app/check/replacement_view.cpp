@@ -262,6 +262,7 @@ void ReplacementView::keepDriver() {
 void ReplacementView::display(const Sight& sight) {
     const bool news = sight.present != sight_.present || sight.driver != sight_.driver ||
                       sight.cabinet != sight_.cabinet;
+    const bool other = sight.driver != sight_.driver || sight.cabinet != sight_.cabinet;
     sight_ = sight;
     if (!news) {
         return;
@@ -278,11 +279,11 @@ void ReplacementView::display(const Sight& sight) {
                           sight.present->evaluation,
                           sight.cabinet,
                           sight.driver);
-    showOld();
+    showOld(other);
     showFound();
 }
 
-void ReplacementView::showOld() {
+void ReplacementView::showOld(bool other) {
     const job::Driver& driver = *job::findDriver(sight_.present->job, sight_.driver);
     const auto& m = old_.part.model;
     const std::optional<double> values[] = {m.Re,
@@ -302,7 +303,8 @@ void ReplacementView::showOld() {
         if (i >= firstLength && i <= lastLength) {
             fields_[i]->setLengths(lengths);
         }
-        fields_[i]->offer(values[i]);
+        // What was typed for another driver is not this one's.
+        other ? fields_[i]->setValue(values[i]) : fields_[i]->offer(values[i]);
     }
     // Woofers live with their box; the others bring their own.
     for (qsizetype i = lastLength + 1; i < fields_.size(); ++i) {

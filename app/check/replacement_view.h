@@ -27,7 +27,7 @@ Q_SIGNALS:
 private:
     void readLibrary();
     void keepDriver();
-    void showOld();
+    void showOld(bool other);
     void showFound();
     void showReasons();
     void change();

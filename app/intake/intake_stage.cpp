@@ -316,7 +316,15 @@ void IntakeStage::showWay() {
         return;
     }
     wayName_->setText(tr("%1: on its way there is").arg(words(driver->name)));
-    if (!printed_->hasFocus() && printed_->text() != words(driver->printed)) {
+    if (shownDriver_ != driver->id) {
+        if (printed_->isModified() && !shownDriver_.empty()) {
+            // Written and not finished when another driver was chosen: it belongs to the first.
+            printed_->setModified(false);
+            apply(job::changePrinted(shownDriver_, printed_->text().trimmed().toStdString()));
+        }
+        shownDriver_ = driver->id;
+        printed_->setText(words(driver->printed));
+    } else if (!printed_->hasFocus() && printed_->text() != words(driver->printed)) {
         printed_->setText(words(driver->printed));
     }
     choices_ = job::arrangements(job, sight_.driver);

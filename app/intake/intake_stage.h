@@ -58,6 +58,7 @@ private:
     QVector<QToolButton*> aims_;
     QLabel* wayName_{};
     QLineEdit* printed_{};
+    std::string shownDriver_; ///< whose print stands in the field
     QVector<QToolButton*> arrangements_;
     std::vector<job::ArrangementChoice> choices_;
     QLabel* warning_{};

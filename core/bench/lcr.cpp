@@ -110,8 +110,8 @@ Result<LcrJudgement> lcr(const LcrRequest& r) {
         out.kind = LcrClass::open;
         return out;
     }
-    std::optional<Complex> reference;
-    if (model) {
+    std::optional<Complex> reference = r.measured;
+    if (model && !reference) {
         reference = driver::impedance(*model, {r.frequency}).front();
     }
     YF_TRY(first, readAs(r.mode == LcrMode::parallel, r, reference));

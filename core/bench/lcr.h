@@ -44,6 +44,8 @@ struct LcrRequest {
     std::optional<double> twinL;
     driver::ModelKeys model;
     std::optional<double> nominal;
+    /// Z of a known-good driver at this frequency, leads off; for callers that have measured it.
+    std::optional<std::complex<double>> measured;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;

@@ -8,7 +8,6 @@
 #include "core/text/words.h"
 
 #include <algorithm>
-#include <numbers>
 
 namespace yf::job {
 
@@ -216,13 +215,11 @@ lcrRequestFor(const Job& job, const Assembly& assembly, const BenchReading& read
         request.twinL = known->l;
         return request;
     }
-    // Its measured impedance serves as well, read as the meter would show it in series.
+    // Its measured impedance serves as well, however the meter shows its pair.
     const Take* take = takeInUse(job, *twin, TakeKind::impedance);
-    if (take != nullptr && take->curve->phase() != curve::Phase::none &&
-        reading.mode != bench::LcrMode::parallel) {
+    if (take != nullptr && take->curve->phase() != curve::Phase::none) {
         if (const auto Z = curve::interpolate(*take->curve, {request.frequency})) {
-            request.twinR = Z->front().real() + reading.leads;
-            request.twinL = Z->front().imag() / (2.0 * std::numbers::pi * request.frequency);
+            request.measured = Z->front();
         }
     }
     return request;

@@ -23,6 +23,9 @@
 #include <QTest>
 #include <QToolButton>
 
+#include <algorithm>
+#include <cmath>
+
 namespace yf::test {
 
 namespace {
@@ -393,6 +396,158 @@ TEST_F(CheckTest, ownEvidenceTakesThePlaceOfTheShippedTable) {
     edited.remove();
     find<QAction>("action_evidence")->trigger();
     edited.remove();
+}
+
+TEST_F(CheckTest, theLcrCardKnowsSeriesParallelAndNotKnown) {
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    openCheck("lcr");
+    // By the resonance of its curve: the lowest meter frequency from five times on.
+    EXPECT_EQ(find<QComboBox>("check_frequency")->currentData().toDouble(), 1000.0);
+    // Series values like the twin's curve at 1 kHz.
+    const job::Driver& twin = *job::findDriver(job(), "left-sorrel");
+    const job::Take* take = job::takeInUse(job(), twin, job::TakeKind::impedance);
+    std::size_t k = 0;
+    while (take->curve->frequencies()[k] < 1000.0) {
+        ++k;
+    }
+    const curve::Complex Z = take->curve->values()[k];
+    const double l = Z.imag() / (2.0 * 3.14159265358979 * take->curve->frequencies()[k]);
+    const auto enter = [&](double r, double henry) {
+        write("check_r", std::to_string(r).c_str());
+        write("check_l", (std::to_string(henry * 1e3) + "mH").c_str());
+        press(Qt::Key_Return);
+    };
+    enter(Z.real(), l);
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("like its reference")))
+        << said("check_judgement").toStdString();
+    // The same coil as a parallel pair: R|Z|²/..., judged to be the same.
+    const double w = 2.0 * 3.14159265358979 * 1000.0;
+    const double modulus = std::norm(curve::Complex{Z.real(), w * l});
+    enter(modulus / Z.real(), modulus / (w * w * l));
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("unlike its reference")))
+        << "as series values they are another driver's";
+    chooseSource("check_mode", 1);
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral(": like its reference")))
+        << said("check_judgement").toStdString();
+    chooseSource("check_mode", 2);
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("differently")))
+        << said("check_judgement").toStdString();
+    // An inductance is wanted beside a resistance; two resistances are no pair.
+    write("check_l", "");
+    press(Qt::Key_Delete);
+    press(Qt::Key_Return);
+    EXPECT_FALSE(find<QPushButton>("check_keep")->isEnabled());
+    write("check_r", "5.1 5.2");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("2 resistances")));
+    write("check_r", "OL");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("open")));
+}
+
+TEST_F(CheckTest, aDriverWithoutARatingIsAskedForIt) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    openCheck("dcr");
+    auto* nominal = find<app::QuantityField>("check_nominal");
+    EXPECT_EQ(nominal->value(), 8.0);
+    write("check_nominal", "16");
+    press(Qt::Key_Return);
+    settle();
+    EXPECT_EQ(job::findDriver(job(), "left-brome")->nominal, 16.0);
+    write("check_readings", "6.3");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("low")))
+        << "6.3 Ω of a 16 Ω driver: " << said("check_judgement").toStdString();
+}
+
+TEST_F(CheckTest, leadsAboveTheReadingAreRefusedBesideTheField) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    openCheck("dcr");
+    write("check_leads", "0.5");
+    press(Qt::Key_Return);
+    write("check_readings", "0.2");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("lead_ohm")))
+        << said("check_judgement").toStdString();
+    EXPECT_FALSE(find<QPushButton>("check_keep")->isEnabled());
+}
+
+TEST_F(CheckTest, driftingReadingsPointToALeadIn) {
+    window->chooseDriver(QStringLiteral("campion")); // no twin, so nothing else is known
+    settle();
+    openCheck("dcr");
+    write("check_readings", "6.3 OL 6.3 9.0");
+    EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("does not settle")));
+    press(Qt::Key_Return);
+    settle();
+    EXPECT_EQ(job().readings.back().outcome, "drifting");
+    EXPECT_EQ(bench("projection", "campion")->diagnosis.top, "broken_lead_in");
+}
+
+TEST_F(CheckTest, checksOfTheCabinetCountForAllItsDrivers) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    openCheck("cable_contacts");
+    outcome("open_or_noisy");
+    EXPECT_TRUE(job().readings.back().driver.empty());
+    for (const char* const driver : {"left-brome", "left-sorrel", "left-teasel"}) {
+        const auto& evidence = bench("left", driver)->evidence;
+        EXPECT_TRUE(std::ranges::any_of(evidence, [](const job::BenchEvidence& e) {
+            return e.evidence.check == "cable_contacts";
+        })) << driver;
+    }
+    const auto& other = bench("right", "right-brome")->evidence;
+    EXPECT_TRUE(std::ranges::none_of(
+        other, [](const job::BenchEvidence& e) { return e.evidence.check == "cable_contacts"; }));
+}
+
+TEST_F(CheckTest, theListIsWalkedByKeysAndTellsItself) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    auto* list = find<app::CheckList>("check_list");
+    list->setFocus();
+    const QString before = list->currentItem()->text();
+    press(Qt::Key_Down);
+    EXPECT_NE(list->currentItem()->text(), before);
+    EXPECT_TRUE(said("check_title").startsWith(list->currentItem()->text())) << "the card follows";
+    for (int row = 0; row < list->count(); ++row) {
+        const QListWidgetItem* item = list->item(row);
+        if (item->flags().testFlag(Qt::ItemIsSelectable)) {
+            EXPECT_TRUE(item->data(Qt::AccessibleTextRole).toString().contains(u':'));
+        }
+    }
+    EXPECT_FALSE(find<QWidget>("check_diagnosis")->accessibleDescription().isEmpty());
+}
+
+TEST_F(CheckTest, aReadingSurvivesTheFile) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    openCheck("dcr");
+    write("check_readings", "6.31 6.32");
+    press(Qt::Key_Return);
+    settle();
+    const auto readings = job().readings;
+    window.reset();
+    openWindow();
+    EXPECT_EQ(job().readings, readings);
+    EXPECT_EQ(job().readings.back().resolution, 0.01);
+}
+
+TEST_F(CheckTest, theFindingOfShortedTurnsComesWithTheReadings) {
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    const auto isFound = [&] {
+        const auto& findings = window->present()->evaluation.judgement.findings;
+        return std::ranges::any_of(findings, [](const speaker::Finding& f) {
+            return speaker::rules()[f.rule].id == "bench.shorted_likely";
+        });
+    };
+    EXPECT_FALSE(isFound()) << "not settled yet";
+    openCheck("look_smell");
+    outcome("burnt_smell");
+    EXPECT_TRUE(isFound());
+    find<QAction>("action_undo")->trigger();
+    settle();
+    EXPECT_FALSE(isFound());
 }
 
 } // namespace yf::test

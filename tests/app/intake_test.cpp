@@ -18,6 +18,8 @@
 #include <QTest>
 #include <QToolButton>
 
+#include <algorithm>
+
 namespace yf::test {
 
 namespace {
@@ -175,6 +177,98 @@ TEST_F(IntakeTest, aFindingLeadsToItsRow) {
     settle();
     EXPECT_TRUE(find<QWidget>("stage_intake")->isVisible());
     EXPECT_EQ(QApplication::focusWidget()->objectName(), QStringLiteral("old_parts_part-1_kind"));
+}
+
+TEST_F(IntakeTest, noneFittedTakesTheCheckOffTheList) {
+    window->chooseCabinet(QStringLiteral("projection"));
+    window->chooseDriver(QStringLiteral("campion"));
+    settle();
+    const auto isOffered = [&](const char* check) {
+        const auto* bench = window->present()->evaluation.findBench("projection", "campion");
+        return std::ranges::any_of(bench->offers,
+                                   [&](const job::CheckOffer& o) { return o.check == check; });
+    };
+    EXPECT_TRUE(isOffered("protector"));
+    EXPECT_TRUE(isOffered("rotate_pots"));
+    click(find<QWidget>("protectors_none"), QPoint(8, 8));
+    settle();
+    click(find<QWidget>("old_parts_none"), QPoint(8, 8));
+    settle();
+    EXPECT_FALSE(isOffered("protector"));
+    EXPECT_FALSE(isOffered("rotate_pots"));
+    EXPECT_TRUE(cabinet("projection").noProtectors);
+    // One that is listed after all undoes it.
+    click(find<QPushButton>("protectors_add"));
+    settle();
+    EXPECT_FALSE(cabinet("projection").noProtectors);
+}
+
+TEST_F(IntakeTest, aUnitOfASharedWayPointsToTheFirst) {
+    window->chooseDriver(QStringLiteral("left-sorrel"));
+    settle();
+    click(find<QToolButton>("arrangement_1")); // two in series
+    settle();
+    const auto& mounts = cabinet("left").mounts;
+    const std::string second = mounts.back().driver;
+    EXPECT_EQ(job::findDriver(job(), second)->alike, "left-sorrel");
+    EXPECT_EQ(job::findDriver(job(), second)->condition, job::Condition::notChecked);
+    window->chooseDriver(QString::fromStdString(second));
+    settle();
+    EXPECT_TRUE(said("intake_warning").contains(QStringLiteral("shares the way of Sorrel 130")));
+    EXPECT_FALSE(find<QToolButton>("arrangement_2")->isEnabled());
+    find<QAction>("action_undo")->trigger();
+    settle();
+    EXPECT_EQ(job::findDriver(job(), second), nullptr);
+}
+
+TEST_F(IntakeTest, whatIsPrintedGoesWithTheDriver) {
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    auto* printed = find<QLineEdit>("intake_printed");
+    printed->setFocus();
+    type("BR 210 / 60 W");
+    press(Qt::Key_Return);
+    settle();
+    EXPECT_EQ(job::findDriver(job(), "left-brome")->printed, "BR 210 / 60 W");
+    window->chooseDriver(QStringLiteral("left-sorrel"));
+    settle();
+    EXPECT_TRUE(printed->text().isEmpty());
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    EXPECT_EQ(printed->text(), QStringLiteral("BR 210 / 60 W"));
+    // Another driver is chosen while it is being written: it stays with the first.
+    printed->setFocus();
+    printed->selectAll();
+    type("BR 210 II");
+    window->chooseDriver(QStringLiteral("left-teasel"));
+    settle();
+    EXPECT_EQ(job::findDriver(job(), "left-brome")->printed, "BR 210 II");
+    EXPECT_TRUE(job::findDriver(job(), "left-teasel")->printed.empty());
+}
+
+TEST_F(IntakeTest, aWrongRatingIsSaidAndTheOldOneStays) {
+    auto* rating = find<app::QuantityField>("protectors_protector-1_rating");
+    rating->setFocus();
+    type("1.6");
+    press(Qt::Key_Return);
+    settle();
+    rating->setFocus();
+    rating->selectAll();
+    type("a lot");
+    press(Qt::Key_Return);
+    EXPECT_FALSE(rating->problem().isEmpty());
+    settle();
+    EXPECT_EQ(cabinet("left").protectors[0].rating, 1.6);
+}
+
+TEST_F(IntakeTest, theSearchIsToldToAScreenReader) {
+    const QString said = find<QWidget>("intake_trace")->accessibleDescription();
+    EXPECT_TRUE(said.contains(QStringLiteral("cable: possible"))) << said.toStdString();
+    window->chooseCabinet(QStringLiteral("right"));
+    settle();
+    EXPECT_TRUE(find<QWidget>("intake_trace")
+                    ->accessibleDescription()
+                    .contains(QStringLiteral("protectors: here")));
 }
 
 } // namespace yf::test
