@@ -475,6 +475,9 @@ TEST_F(CheckTest, driftingReadingsPointToALeadIn) {
     window->chooseDriver(QStringLiteral("campion")); // no twin, so nothing else is known
     settle();
     openCheck("dcr");
+    write("check_nominal", "8");
+    press(Qt::Key_Return);
+    settle();
     write("check_readings", "6.3 OL 6.3 9.0");
     EXPECT_TRUE(said("check_judgement").contains(QStringLiteral("does not settle")));
     press(Qt::Key_Return);
