@@ -2,6 +2,7 @@
 #include "app/check/check_card.h"
 
 #include "app/check/check_words.h"
+#include "app/check/earlier_readings.h"
 #include "app/check/ohm_scale.h"
 #include "app/instruments/meter_panel.h"
 #include "app/theme/theme.h"
@@ -20,7 +21,6 @@
 #include <QFormLayout>
 #include <QLabel>
 #include <QPushButton>
-#include <QToolButton>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -227,8 +227,8 @@ void CheckCard::build() {
     } else {
         buildOutcomes(column);
     }
-    earlier_ = new QWidget(content_);
-    earlier_->setObjectName(QStringLiteral("check_earlier"));
+    earlier_ = new EarlierReadings(content_);
+    connect(earlier_, &EarlierReadings::asideWanted, this, &CheckCard::asideWanted);
     column->addWidget(earlier_);
     column->addStretch(1);
 }
@@ -539,63 +539,10 @@ void CheckCard::takePair(double frequency,
 }
 
 void CheckCard::showEarlier() {
-    if (earlier_ == nullptr) {
-        return;
-    }
-    qDeleteAll(earlier_->findChildren<QWidget*>(QString{}, Qt::FindDirectChildrenOnly));
-    delete earlier_->layout();
-    auto* column = new QVBoxLayout(earlier_);
-    column->setContentsMargins(0, 2, 0, 0);
-    column->setSpacing(2);
-    const std::string subject = job::isAboutCabinet(check_) ? std::string{} : driver_;
-    for (auto r = state_->job.readings.rbegin(); r != state_->job.readings.rend(); ++r) {
-        if (r->check != check_ || r->cabinet != cabinet_ || r->driver != subject) {
-            continue;
-        }
-        QStringList shown;
-        for (const auto& ohms : r->ohms) {
-            shown << (ohms ? figures(text::printSignificant(*ohms, 5)) : QStringLiteral("OL"));
-        }
-        if (r->frequency) {
-            shown << figures(text::printEngineering(*r->frequency, "Hz"))
-                  << (r->r ? figures(text::printEngineering(*r->r, "Ω")) : QStringLiteral("OL"));
-            if (r->l) {
-                shown << figures(text::printEngineering(*r->l, "H"));
-            }
-        }
-        if (r->leads > 0.0) {
-            shown << tr("leads %1").arg(figures(text::printEngineering(r->leads, "Ω")));
-        }
-        if (!r->outcome.empty()) {
-            shown << spoken(bench::outcomeInWords(check_, r->outcome));
-        }
-        if (!r->instrument.empty()) {
-            shown << words(r->instrument);
-        }
-        auto* line = new QWidget(earlier_);
-        auto* row = new QHBoxLayout(line);
-        row->setContentsMargins(0, 0, 0, 0);
-        auto* label = told(QStringLiteral("%1  %2").arg(words(r->at).mid(0, 16).replace(u'T', u' '),
-                                                        shown.join(QStringLiteral(" · "))),
-                           line,
-                           theme().quietInk);
-        QFont font = label->font();
-        font.setStrikeOut(r->setAside);
-        label->setFont(font);
-        row->addWidget(label, 1);
-        auto* aside = new QToolButton(line);
-        aside->setText(r->setAside ? tr("count again") : tr("set aside"));
-        aside->setObjectName(QStringLiteral("aside_") + words(r->id));
-        aside->setProperty("link", true);
-        aside->setAccessibleName(tr("%1: reading of %2").arg(aside->text(), words(r->at)));
-        connect(aside, &QToolButton::clicked, this, [this, id = words(r->id), now = r->setAside] {
-            // Later: the button must not be gone while it still speaks.
-            QMetaObject::invokeMethod(
-                this, [this, id, now] { Q_EMIT asideWanted(id, !now); }, Qt::QueuedConnection);
-        });
-        aside->setVisible(!practice_);
-        row->addWidget(aside, 0, Qt::AlignTop);
-        column->addWidget(line);
+    if (earlier_ != nullptr) {
+        earlier_->display(state_->job,
+                          {cabinet_, job::isAboutCabinet(check_) ? std::string{} : driver_, check_},
+                          !practice_);
     }
 }
 

@@ -14,6 +14,7 @@ class QVBoxLayout;
 
 namespace yf::app {
 
+class EarlierReadings;
 class MeterPanel;
 class OhmScale;
 class QuantityField;
@@ -92,7 +93,7 @@ private:
     OhmScale* scale_{};
     QPushButton* keep_{};
     QVector<QPushButton*> outcomes_;
-    QWidget* earlier_{};
+    EarlierReadings* earlier_{};
 };
 
 } // namespace yf::app

@@ -3104,22 +3104,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>■ Nie 9 V an einen Hochtöner: etwa 8 W, das kann ihn verbrennen. Ein Stoß mit 1,5 V, und hinhören.</translation>
     </message>
     <message>
-        <source>leads %1</source>
-        <translation>Leitungen %1</translation>
-    </message>
-    <message>
-        <source>count again</source>
-        <translation>wieder zählen</translation>
-    </message>
-    <message>
-        <source>set aside</source>
-        <translation>beiseitelegen</translation>
-    </message>
-    <message>
-        <source>%1: reading of %2</source>
-        <translation>%1: Ablesung von %2</translation>
-    </message>
-    <message>
         <source>I have done so</source>
         <translation>Das habe ich getan</translation>
     </message>
@@ -3519,6 +3503,25 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>⇅ reversed</source>
         <translation>⇅ umgepolt</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::EarlierReadings</name>
+    <message>
+        <source>leads %1</source>
+        <translation>Leitungen %1</translation>
+    </message>
+    <message>
+        <source>count again</source>
+        <translation>wieder zählen</translation>
+    </message>
+    <message>
+        <source>set aside</source>
+        <translation>beiseitelegen</translation>
+    </message>
+    <message>
+        <source>%1: reading of %2</source>
+        <translation>%1: Ablesung von %2</translation>
     </message>
 </context>
 <context>
