@@ -68,58 +68,73 @@ std::string StandInMeter::answer(std::string_view line) {
     if (mischief == Mischief::garbage && (is("READ?") || is("FETC?"))) {
         return "\x01\x7f#!gr\x02p";
     }
-    const bool isOhms = kind_ == MeterKind::ohms;
     if (is("*IDN?")) {
-        return isOhms ? "Yellowfront,stand-in multimeter,0,1"
-                      : "Yellowfront,stand-in LCR meter,0,1";
+        return kind_ == MeterKind::ohms ? "Yellowfront,stand-in multimeter,0,1"
+                                        : "Yellowfront,stand-in LCR meter,0,1";
     }
     if (is("SYST:ERR?")) {
-        if (errors_.empty()) {
-            return "0,\"No error\"";
-        }
-        std::string first = errors_.front();
-        errors_.pop_front();
-        return first;
+        return nextError();
     }
     if (is("SIM:TIPS TOGETHER") || is("SIM:TIPS DRIVER")) {
         together_ = line.ends_with("TOGETHER");
         return {};
     }
-    if (isOhms && is("CONF:RES")) {
-        return {};
+    const auto said = kind_ == MeterKind::ohms ? answerOhms(line) : answerPair(line);
+    if (!said) {
+        errors_.emplace_back("-113,\"Undefined header\"");
     }
-    if (isOhms && is("FUNC?")) {
-        return mischief == Mischief::wrongUnit ? "\"VOLT\"" : "\"RES\"";
+    return said.value_or(std::string{});
+}
+
+std::string StandInMeter::nextError() {
+    if (errors_.empty()) {
+        return "0,\"No error\"";
     }
-    if (isOhms && is("READ?")) {
-        if (mischief == Mischief::wrongUnit) {
-            return "+1.20E-02 V";
-        }
-        const auto shown = ohms();
-        return shown ? scientific(*shown, *shown >= 10.0 ? 3 : 2) : overload;
+    std::string first = errors_.front();
+    errors_.pop_front();
+    return first;
+}
+
+std::optional<std::string> StandInMeter::answerOhms(std::string_view line) {
+    const bool wrong = mischief == Mischief::wrongUnit;
+    if (line == "CONF:RES") {
+        return "";
     }
-    if (!isOhms && is("FUNC:IMP?")) {
+    if (line == "FUNC?") {
+        return wrong ? "\"VOLT\"" : "\"RES\"";
+    }
+    if (line != "READ?") {
+        return std::nullopt;
+    }
+    if (wrong) {
+        return "+1.20E-02 V";
+    }
+    const auto shown = ohms();
+    return shown ? scientific(*shown, *shown >= 10.0 ? 3 : 2) : overload;
+}
+
+std::optional<std::string> StandInMeter::answerPair(std::string_view line) {
+    if (line == "FUNC:IMP?") {
         return mischief == Mischief::wrongUnit ? "CPD" : "LSRS";
     }
-    if (!isOhms && is("FREQ?")) {
+    if (line == "FREQ?") {
         return scientific(frequency_, 3);
     }
-    if (!isOhms && line.starts_with("FREQ ")) {
+    if (line.starts_with("FREQ ")) {
         const auto wanted = text::parseNumber(line.substr(5));
         if (wanted && *wanted >= 100.0 && *wanted <= 1e5) {
             frequency_ = *wanted;
         } else {
             errors_.emplace_back("-222,\"Data out of range\"");
         }
-        return {};
+        return "";
     }
-    if (!isOhms && is("FETC?")) {
-        const Pair shown = pair();
-        return shown.r ? scientific(shown.l, 3) + "," + scientific(*shown.r, 3) + ",+0"
-                       : std::string(overload) + "," + overload + ",+1";
+    if (line != "FETC?") {
+        return std::nullopt;
     }
-    errors_.emplace_back("-113,\"Undefined header\"");
-    return {};
+    const Pair shown = pair();
+    return shown.r ? scientific(shown.l, 3) + "," + scientific(*shown.r, 3) + ",+0"
+                   : std::string(overload) + "," + overload + ",+1";
 }
 
 std::string StandInMeter::streamed() {

@@ -40,6 +40,10 @@ public:
     Mischief mischief{};
 
 private:
+    /// What only one kind understands; nothing where it does not.
+    [[nodiscard]] std::optional<std::string> answerOhms(std::string_view line);
+    [[nodiscard]] std::optional<std::string> answerPair(std::string_view line);
+    [[nodiscard]] std::string nextError();
     [[nodiscard]] std::optional<double> ohms();
 
     struct Pair {

@@ -39,7 +39,9 @@ double median(std::vector<double> values) {
     return n % 2 == 1 ? values[n / 2] : 0.5 * (values[n / 2 - 1] + values[n / 2]);
 }
 
-DcrClass byNominal(double dcr, double nominal, double above) {
+DcrClass byNominal(double dcr, const DcrRequest& r) {
+    const double nominal = r.nominal;
+    const double above = r.place == Place::cabinet ? throughNetwork : 0.0;
     if (dcr < 0.10 * nominal) {
         return DcrClass::isShorted;
     }
@@ -144,7 +146,7 @@ Result<DcrJudgement> dcr(const DcrRequest& r) {
                               highest - lowest > spreadLimit * std::max(shown - r.leads, 1e-12);
         const double u = r.meterError * shown + 2.0 * r.resolution;
         const auto judge = [&](double ohms) {
-            const DcrClass kind = byNominal(ohms, r.nominal, above);
+            const DcrClass kind = byNominal(ohms, r);
             if (kind == DcrClass::open) {
                 return kind;
             }

@@ -39,7 +39,7 @@ Edit inCabinet(std::string name, const std::string& cabinet, F&& change) {
 template <class T>
 std::string newId(const std::vector<T>& list, const std::string& stem) {
     for (std::size_t n = list.size() + 1;; ++n) {
-        const std::string id = stem + "-" + std::to_string(n);
+        std::string id = stem + "-" + std::to_string(n);
         if (std::ranges::find(list, id, &T::id) == list.end()) {
             return id;
         }

@@ -35,13 +35,8 @@ Motor spread(const Motor& m, Random& random) {
     return out;
 }
 
-Motor driverOf(double Re, double Bl, double Mms, double Cms, double Rms, double leachK) {
-    return {Re,
-            Bl,
-            Mms,
-            Cms,
-            Rms,
-            {.inductance = driver::InductanceModel::leach, .leachK = leachK, .leachN = 0.68}};
+driver::ImpedanceModel coil(double leachK) {
+    return {.inductance = driver::InductanceModel::leach, .leachK = leachK, .leachN = 0.68};
 }
 
 } // namespace
@@ -57,9 +52,9 @@ std::optional<double> read(const Meter& meter, std::optional<double> truth, Rand
 
 const std::vector<Stock>& stock() {
     static const std::vector<Stock> all{
-        {driverOf(5.8, 7.1, 0.0168, 0.95e-3, 1.15, 0.02), 8.0, {0.1, 0.0, 1.2e-3, 0.4, 0.0}},
-        {driverOf(5.4, 17.0, 0.065, 0.35e-3, 3.2, 0.035), 8.0, {0.1, 0.0, 3.5e-3, 0.6, 0.0}},
-        {driverOf(6.2, 5.5, 0.0072, 0.40e-3, 0.9, 0.012), 8.0, {0.1, 1.5, 0.0, 0.0, 47e-6}}};
+        {{5.8, 7.1, 0.0168, 0.95e-3, 1.15, coil(0.02)}, 8.0, {0.1, 0.0, 1.2e-3, 0.4, 0.0}},
+        {{5.4, 17.0, 0.065, 0.35e-3, 3.2, coil(0.035)}, 8.0, {0.1, 0.0, 3.5e-3, 0.6, 0.0}},
+        {{6.2, 5.5, 0.0072, 0.40e-3, 0.9, coil(0.012)}, 8.0, {0.1, 1.5, 0.0, 0.0, 47e-6}}};
     return all;
 }
 

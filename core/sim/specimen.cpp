@@ -70,17 +70,21 @@ Motor faulty(const Specimen& s) {
     return m;
 }
 
-Complex withShortedTurns(const Motor& m, double s, double coupling, double f) {
+Complex withShortedTurns(const Motor& m, const Specimen& specimen, double f) {
+    const double s = shorted(specimen);
     const Complex Zc = driver::coilImpedance(m.coil, f);
     const Complex perMotion = m.Bl * m.Bl / m.mechanical(f);
     const double rest = 1.0 - s;
     const Complex A = rest * m.Re + rest * rest * (Zc + perMotion);
-    const Complex B = s * rest * (coupling * Zc + perMotion);
+    const Complex B = s * rest * (specimen.coupling * Zc + perMotion);
     const Complex C = s * m.Re + s * s * (Zc + perMotion);
     return A - B * B / C;
 }
 
-Complex withRub(const Motor& m, double Fc, double f, double drive) {
+/// `drive`: V rms at its terminals.
+Complex withRub(const Specimen& s, double f, double drive) {
+    const Motor& m = s.motor;
+    const double Fc = friction(s);
     const Complex Zb = m.Re + driver::coilImpedance(m.coil, f);
     const Complex Zm = m.mechanical(f);
     const double peakVolts = std::numbers::sqrt2 * drive;
@@ -100,10 +104,10 @@ Complex withRub(const Motor& m, double Fc, double f, double drive) {
 Complex ofDriver(const Specimen& s, double f, double drive) {
     const Motor m = faulty(s);
     if (shorted(s) > 0.0) {
-        return withShortedTurns(m, shorted(s), s.coupling, f);
+        return withShortedTurns(m, s, f);
     }
     if (friction(s) > 0.0) {
-        return withRub(m, friction(s), f, drive);
+        return withRub(s, f, drive);
     }
     return m.Re + driver::coilImpedance(m.coil, f) + m.Bl * m.Bl / m.mechanical(f);
 }
