@@ -30,6 +30,9 @@ QRect nameBox(int y) {
 DiagnosisView::DiagnosisView(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("check_diagnosis"));
     setAccessibleName(tr("Diagnosis"));
+    setToolTip(
+        tr("The likelihoods are expert judgement, not statistics, and can be edited. One fault "
+           "at a time: after a repair outside the driver, ask again from the start."));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
 }
 

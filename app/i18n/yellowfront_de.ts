@@ -3462,6 +3462,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>Why, and by how much against %1</source>
         <translation>Warum, und um wie viel gegen %1</translation>
     </message>
+    <message>
+        <source>The likelihoods are expert judgement, not statistics, and can be edited. One fault at a time: after a repair outside the driver, ask again from the start.</source>
+        <translation>Die Wahrscheinlichkeiten sind Urteil von Fachleuten, keine Statistik, und lassen sich ändern. Ein Fehler auf einmal: nach einer Reparatur außerhalb des Chassis von vorn fragen.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::DifferencesStrip</name>

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/practice/practice_result.h"
 
+#include "app/check/check_words.h"
 #include "app/theme/theme.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
@@ -35,16 +36,10 @@ QString severitySaid(const std::string& fault, double severity) {
     return {};
 }
 
-/// How much likelier it made the truth; in one figure.
+/// How much likelier it made the truth; next to nothing in a word.
 QString toldSaid(double bits) {
-    const double factor = std::exp2(std::abs(bits));
-    if (factor < 1.05) {
-        return PracticeResultView::tr("nothing");
-    }
-    constexpr double most = 999.5;
-    const QString figure = factor > most ? QStringLiteral("1000+")
-                                         : QLocale().toString(factor, 'f', factor < 9.95 ? 1 : 0);
-    return (bits > 0.0 ? QStringLiteral("×") : QStringLiteral("÷")) + figure;
+    constexpr double little = 0.07; // less than 5 %
+    return std::abs(bits) < little ? PracticeResultView::tr("nothing") : factorSaid(bits);
 }
 
 } // namespace

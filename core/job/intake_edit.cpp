@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/intake_edit.h"
 
+#include "core/base/digest.h"
 #include "core/job/bench.h"
 #include "core/job/evaluate.h"
 #include "core/job/front_edit.h"
@@ -11,7 +12,6 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <cstdint>
 
 namespace yf::job {
 
@@ -72,18 +72,12 @@ bool isMounted(const Cabinet& cabinet, const std::string& driver) {
     return std::ranges::find(cabinet.mounts, driver, &Mount::driver) != cabinet.mounts.end();
 }
 
-/// 64-bit FNV-1a, as for curves.
-std::string digest(const std::string& bytes) {
-    std::uint64_t hash = 0xcbf29ce484222325ULL;
+std::string digestOf(const std::string& bytes) {
+    Digest digest;
     for (const char byte : bytes) {
-        hash ^= static_cast<unsigned char>(byte);
-        hash *= 0x100000001b3ULL;
+        digest.add(static_cast<unsigned char>(byte));
     }
-    std::string hex;
-    for (int shift = 60; shift >= 0; shift -= 4) {
-        hex += "0123456789abcdef"[(hash >> static_cast<unsigned>(shift)) & 0xFU];
-    }
-    return hex;
+    return digest.hex();
 }
 
 bool isPicture(const std::string& bytes) {
@@ -254,7 +248,7 @@ Edit addPhoto(const std::string& name, std::string bytes) {
             return Error{
                 name, std::to_string(shared->size() / 1'000'000) + " MB", "must be at most 20 MB"};
         }
-        Photo photo{.name = name, .key = digest(*shared), .bytes = shared};
+        Photo photo{.name = name, .key = digestOf(*shared), .bytes = shared};
         if (std::ranges::find(job.photos, photo.key, &Photo::key) != job.photos.end()) {
             return Error{name, "is in the job already", "choose another"};
         }

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/job.h"
 
+#include "core/base/digest.h"
+
 #include <algorithm>
 #include <array>
 #include <bit>
@@ -126,12 +128,11 @@ const Take* takeInUse(const Job& job, const Driver& driver, TakeKind kind) {
 }
 
 std::string curveKey(const curve::Curve& curve) {
-    std::uint64_t digest = 0xcbf29ce484222325ULL;
+    Digest digest;
     const auto mix = [&](double number) {
         const auto bits = std::bit_cast<std::uint64_t>(number);
         for (unsigned byte = 0; byte < 8; ++byte) {
-            digest ^= (bits >> (8U * byte)) & 0xFFU;
-            digest *= 0x100000001b3ULL;
+            digest.add(static_cast<unsigned char>((bits >> (8U * byte)) & 0xFFU));
         }
     };
     mix(static_cast<double>(curve.phase()));
@@ -142,11 +143,7 @@ std::string curveKey(const curve::Curve& curve) {
         mix(curve.values()[i].real());
         mix(curve.values()[i].imag());
     }
-    std::string hex;
-    for (int shift = 60; shift >= 0; shift -= 4) {
-        hex += "0123456789abcdef"[(digest >> static_cast<unsigned>(shift)) & 0xFU];
-    }
-    return hex;
+    return digest.hex();
 }
 
 std::string_view bandName(Band band) {

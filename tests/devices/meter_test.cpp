@@ -164,6 +164,23 @@ TEST_F(MeterLines, aClosedConnectionIsToldAndCanBeOpenedAgain) {
     EXPECT_TRUE(bench.becomes(MeterState::live));
 }
 
+TEST_F(MeterLines, aSerialLineThatGoesAwayIsTold) {
+    for (const bool lines : {false, true}) {
+        auto standIn = std::make_unique<StandIn>(StandInMeter(MeterKind::ohms, woofer(), 7));
+        const auto served = standIn->serveTerminal(lines);
+        ASSERT_TRUE(served.ok());
+        Meter meter(MeterKind::ohms);
+        meter.setPatience(400);
+        ASSERT_TRUE(meter.open(*served).ok());
+        ASSERT_TRUE(QTest::qWaitFor([&] { return meter.state() == MeterState::live; }, 5000));
+        standIn.reset(); // the plug is pulled
+        EXPECT_TRUE(QTest::qWaitFor([&] { return meter.state() == MeterState::failed; }, 5000))
+            << meter.said().toStdString();
+        EXPECT_TRUE(meter.said().contains(QLatin1String("is gone"))) << meter.said().toStdString();
+        EXPECT_FALSE(meter.ohms().has_value()) << "no old figure stays";
+    }
+}
+
 TEST_F(MeterLines, nobodyThereIsTold) {
     QTcpServer shut;
     ASSERT_TRUE(shut.listen(QHostAddress::LocalHost, 0));
