@@ -40,4 +40,20 @@ Result<std::string> readFile(const std::string& key, const std::string& path, st
     return content;
 }
 
+Done writeFile(const std::string& key, const std::string& path, const std::string& content) {
+    std::FILE* file = std::fopen(path.c_str(), "wb");
+    const auto refused = [&] {
+        return Error{
+            key, "'" + path + "': " + std::strerror(errno), "must be a file that can be written"};
+    };
+    if (file == nullptr) {
+        return refused();
+    }
+    const bool whole = std::fwrite(content.data(), 1, content.size(), file) == content.size();
+    if (std::fclose(file) != 0 || !whole) {
+        return refused();
+    }
+    return done();
+}
+
 } // namespace yf::cli

@@ -17,4 +17,8 @@ readFile(const std::string& key, const std::string& path, std::size_t most);
 [[nodiscard]] Result<std::string>
 readStream(const std::string& subject, std::FILE* stream, std::size_t most);
 
+/// Writes a whole file; refused with the key's name where that can't be done.
+[[nodiscard]] Done
+writeFile(const std::string& key, const std::string& path, const std::string& content);
+
 } // namespace yf::cli

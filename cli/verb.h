@@ -26,28 +26,36 @@ struct FunctionShape;
 template <class Out, class In>
 struct FunctionShape<Result<Out> (*)(const In&)> {
     using Input = In;
+    using Output = Out;
 };
 
 /// A verb from a core function `Result<Out> f(const In&)`. `prepare` may bring what only an edge
-/// can: the contents of a file that the input names.
+/// can: the contents of a file that the input names; `finish` may write files that it names.
 template <auto f>
 // NOLINTNEXTLINE(bugprone-easily-swappable-parameters): the order in which they are typed
 [[nodiscard]] Verb
 verb(std::string topic,
      std::string name,
      std::string help,
-     std::function<Done(typename FunctionShape<decltype(f)>::Input&)> prepare = {}) {
+     std::function<Done(typename FunctionShape<decltype(f)>::Input&)> prepare = {},
+     std::function<Done(const typename FunctionShape<decltype(f)>::Input&,
+                        const typename FunctionShape<decltype(f)>::Output&)> finish = {}) {
     using In = typename FunctionShape<decltype(f)>::Input;
     return {std::move(topic),
             std::move(name),
             std::move(help),
-            [prepare = std::move(prepare)](const text::Value& value) -> Result<text::Value> {
+            [prepare = std::move(prepare),
+             finish = std::move(finish)](const text::Value& value) -> Result<text::Value> {
                 YF_TRY(in, text::read<In>(value, ""));
                 if (prepare) {
                     YF_TRY(prepared, prepare(in));
                     static_cast<void>(prepared);
                 }
                 YF_TRY(out, f(in));
+                if (finish) {
+                    YF_TRY(finished, finish(in, out));
+                    static_cast<void>(finished);
+                }
                 return text::write(out);
             },
             [] { return text::describe<In>(); }};

@@ -11,7 +11,15 @@
 #include "core/driver/pair.h"
 #include "core/driver/replacement.h"
 #include "core/driver/wiring.h"
+#include "core/measure/compare.h"
+#include "core/measure/decay.h"
+#include "core/measure/deconvolve.h"
+#include "core/measure/gate.h"
 #include "core/measure/import.h"
+#include "core/measure/merge.h"
+#include "core/measure/phase.h"
+#include "core/measure/polar.h"
+#include "core/measure/smoothing.h"
 #include "core/network/e_series.h"
 #include "core/network/load.h"
 #include "core/network/network.h"
@@ -20,7 +28,10 @@
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
 #include "core/report/job_record.h"
+#include "core/signal/sweep.h"
+#include "core/signal/wav.h"
 #include "core/sim/grade.h"
+#include "core/sim/room.h"
 #include "core/sim/specimen.h"
 #include "core/sim/trial.h"
 #include "core/speaker/findings.h"
@@ -37,6 +48,62 @@ Done loadTable(measure::ImportRequest& request) {
         request.text = std::move(content);
     }
     return done();
+}
+
+constexpr std::size_t largestSound = 1U << 30U;
+
+/// The file that a key names, if it names one.
+Done load(const char* key,
+          const std::optional<std::string>& path,
+          std::optional<std::string>& into,
+          std::size_t most) {
+    if (path) {
+        YF_TRY(content, readFile(key, *path, most));
+        into = std::move(content);
+    }
+    return done();
+}
+
+template <class Request>
+Done loadImpulse(Request& request) {
+    return load("impulse_file", request.impulse.file, request.impulse.bytes, largestSound);
+}
+
+Done loadRecording(measure::DeconvolveRequest& r) {
+    YF_TRY(recording,
+           load("recording_file", std::optional(r.recordingFile), r.bytes, largestSound));
+    static_cast<void>(recording);
+    return load("calibration_file", r.calibrationFile, r.calibrationText, measure::largestTable);
+}
+
+Done loadMicrophone(sim::SimulateRequest& r) {
+    return load(
+        "microphone_error_file", r.microphoneErrorFile, r.microphoneError, measure::largestTable);
+}
+
+Done writeSweep(const signal::SweepRequest& r, const signal::SweepFacts& /*facts*/) {
+    if (!r.outputFile) {
+        return done();
+    }
+    YF_TRY(sweep, signal::makeSweep(r.plan));
+    return writeFile("output_file",
+                     *r.outputFile,
+                     signal::writeWav({signal::playSignal(sweep)}, sweep.rate, r.format));
+}
+
+Done writeImpulse(const measure::DeconvolveRequest& r, const measure::Deconvolved& d) {
+    return r.impulseFile ? writeFile("impulse_file",
+                                     *r.impulseFile,
+                                     signal::writeWav(d.impulse.samples, d.impulse.rate))
+                         : done();
+}
+
+Done writeRecording(const sim::SimulateRequest& r, const sim::Simulated& simulated) {
+    return r.recordingFile
+               ? writeFile("recording_file",
+                           *r.recordingFile,
+                           signal::writeWav(simulated.channels, r.sweep.plan.rate, r.sweep.format))
+               : done();
 }
 
 /// The core knows no clock.
@@ -73,8 +140,40 @@ const std::vector<Verb>& verbs() {
         verb<&driver::pairUp>("driver", "pair", "a batch in pairs that are alike"),
         verb<&driver::match>("driver", "match", "candidates against a driver to replace"),
         verb<&driver::heat>("driver", "heat", "a hot coil: temperature, level lost, Q"),
+        verb<&signal::describeSweep>(
+            "measure", "sweep", "a sweep to play, as figures and as a file", {}, &writeSweep),
+        verb<&measure::deconvolve>("measure",
+                                   "deconvolve",
+                                   "judges a recording and turns it into a response",
+                                   &loadRecording,
+                                   &writeImpulse),
+        verb<&measure::gate>("measure",
+                             "gate",
+                             "what a room allows, and a response without its reflections",
+                             &loadImpulse<measure::GateRequest>),
+        verb<&measure::smooth>("measure", "smooth", "means over a fraction of an octave"),
+        verb<&measure::minPhase>("measure", "min-phase", "minimum and excess phase of a curve"),
+        verb<&measure::delay>(
+            "measure", "delay", "arrival of a driver's sound", &loadImpulse<measure::DelayRequest>),
+        verb<&measure::polarity>("measure",
+                                 "polarity",
+                                 "which way round a driver is",
+                                 &loadImpulse<measure::DelayRequest>),
+        verb<&measure::decay>("measure",
+                              "decay",
+                              "how a response dies away, and what rings in it",
+                              &loadImpulse<measure::DecayRequest>),
+        verb<&measure::merge>("measure", "merge", "near field of cone and port joined to the far"),
+        verb<&measure::compare>("measure", "compare", "two curves against each other"),
         verb<&measure::importTable>(
             "measure", "import", "reads a text table of levels or ohms", &loadTable),
+        verb<&measure::polarSummary>(
+            "measure", "polar-summary", "listening window, power and index of a polar set"),
+        verb<&sim::simulate>("measure",
+                             "simulate",
+                             "a recording of a known loudspeaker in a room",
+                             &loadMicrophone,
+                             &writeRecording),
         verb<&network::solveNetwork>("network", "solve", "drives, load and sum of a network"),
         verb<&network::textbook>(
             "network", "textbook", "a network from the book, and what it does"),

@@ -15,7 +15,7 @@ QT = re.compile(r"^(Q[A-Z]|Qt[A-Z]|qcustomplot)")
 # Heavy or foreign libraries: in these folders only, and in sources only.
 LIBRARIES = {
     "nlohmann/": ["core/text"],
-    "Eigen/": ["core/network", "core/driver"],
+    "Eigen/": ["core/network", "core/driver", "core/signal"],
     "sqlite3.h": ["core/job/store"],
     "fftw3.h": ["core/signal"],
     "sndfile.h": ["core/signal"],

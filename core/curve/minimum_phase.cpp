@@ -64,47 +64,135 @@ double slope(const std::vector<double>& u,
     return below > 0.0 ? above / below : 0.0;
 }
 
-} // namespace
-
-std::vector<double> minimumPhase(const Curve& curve) {
-    const auto& f = curve.frequencies();
-    const Range trusted = curve.trusted();
+/// The trusted part as straight pieces, and its outermost half octaves.
+struct Pieces {
     std::vector<double> u;
     std::vector<double> g;
+    std::size_t lowEnd{1};
+    std::size_t highStart{};
+};
+
+Pieces piecesOf(const Curve& curve) {
+    const auto& f = curve.frequencies();
+    Pieces p;
     for (std::size_t i = 0; i < f.size(); ++i) {
-        if (trusted.holds(f[i])) {
-            u.push_back(std::log(f[i]));
-            g.push_back(std::log(std::max(std::abs(curve.values()[i]), 1e-300)));
+        if (curve.trusted().holds(f[i])) {
+            p.u.push_back(std::log(f[i]));
+            p.g.push_back(std::log(std::max(std::abs(curve.values()[i]), 1e-300)));
         }
     }
-    if (u.size() < 2) {
-        return std::vector<double>(f.size(), 0.0);
+    if (p.u.size() < 2) {
+        return p;
     }
     const double halfOctave = 0.5 * std::numbers::ln2;
-    const std::size_t n = u.size();
-    std::size_t lowEnd = 1;
-    while (lowEnd + 1 < n && u[lowEnd] < u.front() + halfOctave) {
-        ++lowEnd;
+    const std::size_t n = p.u.size();
+    while (p.lowEnd + 1 < n && p.u[p.lowEnd] < p.u.front() + halfOctave) {
+        ++p.lowEnd;
     }
-    std::size_t highStart = n - 2;
-    while (highStart > 0 && u[highStart] > u.back() - halfOctave) {
-        --highStart;
+    p.highStart = n - 2;
+    while (p.highStart > 0 && p.u[p.highStart] > p.u.back() - halfOctave) {
+        --p.highStart;
     }
-    const double lowSlope = slope(u, g, 0, lowEnd);
-    const double highSlope = slope(u, g, highStart, n - 1);
+    return p;
+}
+
+Tails completed(const Pieces& p, Tails tails) {
+    return {tails.low.value_or(slope(p.u, p.g, 0, p.lowEnd)),
+            tails.high.value_or(slope(p.u, p.g, p.highStart, p.u.size() - 1))};
+}
+
+double wrapUp(double lowSlope, double highSlope, double first, double last, double pieces) {
+    return (lowSlope * (first + pi * pi / 4.0) + pieces + highSlope * (pi * pi / 4.0 - last)) / pi;
+}
+
+/// Every point on one even grid in ln f: the kernel depends on the distance alone.
+bool isEven(const std::vector<double>& u, const Axis& f) {
+    if (u.size() != f.size() || u.size() < 3) {
+        return false;
+    }
+    const double step = (u.back() - u.front()) / static_cast<double>(u.size() - 1);
+    constexpr double exact = 1e-9;
+    for (std::size_t i = 0; i < u.size(); ++i) {
+        if (std::abs(u[i] - u.front() - step * static_cast<double>(i)) > exact) {
+            return false;
+        }
+    }
+    return true;
+}
+
+std::vector<double> onEvenGrid(const Pieces& p, double low, double high) {
+    const std::size_t n = p.u.size();
+    const double step = (p.u.back() - p.u.front()) / static_cast<double>(n - 1);
+    // K at distances 0 … n−1 steps; odd about zero.
+    std::vector<double> K(n);
+    for (std::size_t i = 0; i < n; ++i) {
+        K[i] = kernel(step * static_cast<double>(i));
+    }
+    K[0] = 0.0;
+    // Weights K(i+1−j) − K(i−j) for i−j = −(n−1) … n−2, in the order of i−j.
+    std::vector<double> difference(2 * n - 2);
+    const auto at = [&](std::ptrdiff_t d) {
+        return d < 0 ? -K[static_cast<std::size_t>(-d)] : K[static_cast<std::size_t>(d)];
+    };
+    for (std::size_t m = 0; m < difference.size(); ++m) {
+        const auto d = static_cast<std::ptrdiff_t>(m) - static_cast<std::ptrdiff_t>(n - 1);
+        difference[m] = at(d + 1) - at(d);
+    }
+    std::vector<double> s(n - 1);
+    for (std::size_t i = 0; i + 1 < n; ++i) {
+        s[i] = (p.g[i + 1] - p.g[i]) / (p.u[i + 1] - p.u[i]);
+    }
+    std::vector<double> phase;
+    phase.reserve(n);
+    for (std::size_t j = 0; j < n; ++j) {
+        const double* w = difference.data() + (n - 1 - j);
+        double sum = 0.0;
+        for (std::size_t i = 0; i + 1 < n; ++i) {
+            sum += s[i] * w[i];
+        }
+        phase.push_back(wrapUp(low, high, at(-static_cast<std::ptrdiff_t>(j)), K[n - 1 - j], sum));
+    }
+    return phase;
+}
+
+} // namespace
+
+double slopeOf(double perOctave) {
+    return perOctave / (20.0 * std::log10(2.0));
+}
+
+double decibelsPerOctave(double slope) {
+    return slope * 20.0 * std::log10(2.0);
+}
+
+Tails fittedTails(const Curve& curve) {
+    const Pieces p = piecesOf(curve);
+    return p.u.size() < 2 ? Tails{0.0, 0.0} : completed(p, {});
+}
+
+std::vector<double> minimumPhase(const Curve& curve, Tails tails) {
+    const auto& f = curve.frequencies();
+    const Pieces p = piecesOf(curve);
+    if (p.u.size() < 2) {
+        return std::vector<double>(f.size(), 0.0);
+    }
+    const Tails ends = completed(p, tails);
+    if (isEven(p.u, f)) {
+        return onEvenGrid(p, *ends.low, *ends.high);
+    }
     std::vector<double> phase;
     phase.reserve(f.size());
     for (const double frequency : f) {
         const double u0 = std::log(frequency);
-        double before = kernel(u.front() - u0);
-        double sum = lowSlope * (before + pi * pi / 4.0);
-        for (std::size_t i = 0; i + 1 < n; ++i) {
-            const double after = kernel(u[i + 1] - u0);
-            sum += (g[i + 1] - g[i]) / (u[i + 1] - u[i]) * (after - before);
+        const double first = kernel(p.u.front() - u0);
+        double before = first;
+        double sum = 0.0;
+        for (std::size_t i = 0; i + 1 < p.u.size(); ++i) {
+            const double after = kernel(p.u[i + 1] - u0);
+            sum += (p.g[i + 1] - p.g[i]) / (p.u[i + 1] - p.u[i]) * (after - before);
             before = after;
         }
-        sum += highSlope * (pi * pi / 4.0 - before);
-        phase.push_back(sum / pi);
+        phase.push_back(wrapUp(*ends.low, *ends.high, first, before, sum));
     }
     return phase;
 }

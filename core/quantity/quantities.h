@@ -17,6 +17,9 @@ inline constexpr Quantity frequencies{
 inline constexpr Quantity fx{"fx", "fx_hz", 1.0, "Hz", 1.0, 100000.0, "crossover frequency"};
 inline constexpr Quantity fs{"fs", "fs_hz", 1.0, "Hz", 1.0, 20000.0, "resonance"};
 
+inline constexpr Quantity sampleRate{
+    "fs", "sample_rate_hz", 1.0, "Hz", 1000.0, 768000.0, "samples in a second"};
+
 // Curves
 inline constexpr Quantity levels{"L", "levels_db", 1.0, "dB", -1000.0, 1000.0, "levels"};
 inline constexpr Quantity phases{"φ", "phases_deg", degree, "°", -1e7, 1e7, "phases"};

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/signal/impulse.h"
 
-#include "core/curve/minimum_phase.h"
 #include "core/signal/spectrum.h"
 
 #include <algorithm>
@@ -44,59 +43,9 @@ double weight(const Gate& gate, double afterArrival) {
     return rise((gate.right - afterArrival) / (gate.right - flat));
 }
 
-/// Phasor sum Σ h[n]·e^(−jω(t_n)); the phasor is made anew now and then, so that its rounding does
-/// not grow.
-Complex sumAt(std::span<const double> data, double from, double rate, double f) {
-    constexpr std::size_t anew = 256;
-    const Complex turn = std::polar(1.0, -twoPi * f / rate);
-    Complex sum{};
-    for (std::size_t begin = 0; begin < data.size(); begin += anew) {
-        Complex phasor = std::polar(1.0, -twoPi * f * (from + static_cast<double>(begin) / rate));
-        const std::size_t end = std::min(begin + anew, data.size());
-        for (std::size_t n = begin; n < end; ++n) {
-            sum += data[n] * phasor;
-            phasor *= turn;
-        }
-    }
-    return sum;
-}
-
 std::size_t highestPeak(const std::vector<double>& data) {
     return static_cast<std::size_t>(
         std::ranges::max_element(data, {}, [](double v) { return std::abs(v); }) - data.begin());
-}
-
-/// Phase in excess of the minimum phase and its weight, over the stretch where the driver speaks.
-struct Excess {
-    std::vector<double> f;
-    std::vector<double> angle;
-    std::vector<double> weight;
-};
-
-Excess excessPhase(const curve::Curve& response) {
-    const auto minimum = curve::minimumPhase(response);
-    const auto& f = response.frequencies();
-    const auto& H = response.values();
-    const double most =
-        std::abs(*std::ranges::max_element(H, {}, [](const Complex& v) { return std::abs(v); }));
-    constexpr double within = 0.1; // 20 dB
-    Excess excess;
-    for (std::size_t k = 1; k < f.size(); ++k) {
-        if (std::abs(H[k]) >= within * most) {
-            excess.f.push_back(f[k]);
-            excess.angle.push_back(std::arg(H[k]) - minimum[k]);
-            excess.weight.push_back(std::abs(H[k]) * std::log(f[k] / f[k - 1]));
-        }
-    }
-    return excess;
-}
-
-double agreement(const Excess& excess, double delay) {
-    Complex sum{};
-    for (std::size_t k = 0; k < excess.f.size(); ++k) {
-        sum += std::polar(excess.weight[k], excess.angle[k] + twoPi * excess.f[k] * delay);
-    }
-    return std::abs(sum);
 }
 
 } // namespace
@@ -115,49 +64,47 @@ std::vector<Complex> gatedResponse(const Impulse& impulse,
     std::vector<Complex> response;
     response.reserve(frequencies.size());
     for (const double f : frequencies) {
-        response.push_back(sumAt(part, timeOf(impulse, first), impulse.rate, f));
+        response.push_back(dtft(part, timeOf(impulse, first), impulse.rate, f));
     }
     return response;
 }
 
-double arrival(const Impulse& impulse) {
+std::optional<DelayFit> delayOf(const Impulse& impulse, double right) {
     const double peak = timeOf(impulse, highestPeak(impulse.samples));
-    // 6 ms around the peak hold the answer for any loudspeaker; reflections stay outside as far as
-    // that goes.
+    // The minimum phase of what was cut off is wrong: a slow onset stays in.
     constexpr double around = 6e-3;
-    const Gate wide{.left = around, .right = 2.0 * around, .taper = 0.5};
+    const double rest = impulse.duration() - impulse.timeZero - peak;
+    const Gate wide{.left = around, .right = std::min(right, std::max(rest, 1e-3)), .taper = 0.5};
     const curve::Axis axis = curve::within(
         curve::designAxis(), wide.lowestValid(), std::min(20000.0, 0.45 * impulse.rate));
-    if (axis.size() < 8) {
-        return peak;
+    constexpr std::size_t leastPoints = 8;
+    if (axis.size() < leastPoints) {
+        return std::nullopt;
     }
     const auto values = gatedResponse(impulse, peak, wide, axis);
-    if (std::ranges::any_of(values, [](const Complex& v) { return std::abs(v) == 0.0; })) {
-        return peak;
-    }
-    const Excess excess = excessPhase(curve::Curve(axis, values, curve::Phase::own));
-    if (excess.f.size() < 4) {
-        return peak;
-    }
-    const double step = 0.1 / (excess.f.back() - excess.f.front());
-    double best = peak;
-    double most = -1.0;
-    for (double delay = peak - around; delay <= peak + around; delay += step) {
-        if (const double sum = agreement(excess, delay); sum > most) {
-            most = sum;
-            best = delay;
-        }
-    }
-    // Golden section around the best step.
-    constexpr double golden = 0.6180339887498949;
-    double a = best - step;
-    double b = best + step;
-    for (int i = 0; i < 40; ++i) {
-        const double c = b - golden * (b - a);
-        const double d = a + golden * (b - a);
-        agreement(excess, c) > agreement(excess, d) ? b = d : a = c;
-    }
-    return 0.5 * (a + b);
+    return excessDelay(curve::Curve(axis, values, curve::Phase::own), peak, around);
+}
+
+double arrival(const Impulse& impulse) {
+    constexpr double right = 12e-3; // reflections stay outside as far as that goes
+    const auto fit = delayOf(impulse, right);
+    return fit ? fit->delay : timeOf(impulse, highestPeak(impulse.samples));
+}
+
+double peakTime(const Impulse& impulse) {
+    return timeOf(impulse, highestPeak(impulse.samples));
+}
+
+bool peakIsPositive(const Impulse& impulse) {
+    return impulse.samples[highestPeak(impulse.samples)] > 0.0;
+}
+
+double onsetTime(const Impulse& impulse) {
+    const std::vector<double> size = envelope(impulse.samples);
+    constexpr double share = 0.2;
+    const double threshold = share * std::ranges::max(size);
+    const auto first = std::ranges::find_if(size, [&](double v) { return v >= threshold; });
+    return timeOf(impulse, static_cast<std::size_t>(first - size.begin()));
 }
 
 std::optional<Reflection> firstReflection(const Impulse& impulse, double arrivalTime) {

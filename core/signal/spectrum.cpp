@@ -6,8 +6,10 @@
 #include <fftw3.h>
 
 #include <algorithm>
+#include <cmath>
 #include <memory>
 #include <mutex>
+#include <numbers>
 
 namespace yf::signal {
 
@@ -85,6 +87,23 @@ std::vector<double> transformBack(std::span<const Complex> spectrum, std::size_t
         value /= static_cast<double>(length);
     }
     return out;
+}
+
+Complex dtft(std::span<const double> data, double from, double rate, double f) {
+    constexpr double twoPi = 2.0 * std::numbers::pi;
+    // The phasor is made anew now and then, so that its rounding does not grow.
+    constexpr std::size_t anew = 256;
+    const Complex turn = std::polar(1.0, -twoPi * f / rate);
+    Complex sum{};
+    for (std::size_t begin = 0; begin < data.size(); begin += anew) {
+        Complex phasor = std::polar(1.0, -twoPi * f * (from + static_cast<double>(begin) / rate));
+        const std::size_t end = std::min(begin + anew, data.size());
+        for (std::size_t n = begin; n < end; ++n) {
+            sum += data[n] * phasor;
+            phasor *= turn;
+        }
+    }
+    return sum;
 }
 
 std::vector<double> envelope(std::span<const double> data) {

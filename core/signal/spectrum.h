@@ -19,6 +19,10 @@ namespace yf::signal {
 [[nodiscard]] std::vector<double> transformBack(std::span<const std::complex<double>> spectrum,
                                                 std::size_t length);
 
+/// Σ h[n]·e^(−jω(from + n/rate)) at any frequency: an exact sum, no nearest bin.
+[[nodiscard]] std::complex<double>
+dtft(std::span<const double> data, double from, double rate, double frequency);
+
 /// Size of the analytic signal: the envelope of real data.
 [[nodiscard]] std::vector<double> envelope(std::span<const double> data);
 

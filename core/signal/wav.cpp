@@ -139,21 +139,37 @@ Result<Sound> readWav(const std::string& bytes, const std::string& name) {
     return sound;
 }
 
-std::string writeWav(const std::vector<double>& samples, double rate) {
+std::string
+writeWav(const std::vector<std::vector<double>>& channels, double rate, SampleFormat format) {
+    YF_EXPECT(!channels.empty());
+    const std::size_t count = channels.front().size();
+    std::vector<double> mixed;
+    mixed.reserve(count * channels.size());
+    for (std::size_t n = 0; n < count; ++n) {
+        for (const auto& channel : channels) {
+            mixed.push_back(channel.at(n));
+        }
+    }
     Memory memory;
     SF_VIRTUAL_IO io = inMemory();
     SF_INFO info{};
     info.samplerate = static_cast<int>(std::lround(rate));
-    info.channels = 1;
-    info.format = SF_FORMAT_WAV | SF_FORMAT_FLOAT;
+    info.channels = static_cast<int>(channels.size());
+    info.format = SF_FORMAT_WAV | (format == SampleFormat::pcm16   ? SF_FORMAT_PCM_16
+                                   : format == SampleFormat::pcm24 ? SF_FORMAT_PCM_24
+                                                                   : SF_FORMAT_FLOAT);
     {
         const File file(sf_open_virtual(&io, SFM_WRITE, &info, &memory));
         YF_EXPECT(file != nullptr);
-        // It would hold the time of writing: the same samples are to be the same file.
         sf_command(file.get(), SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);
-        sf_writef_double(file.get(), samples.data(), static_cast<sf_count_t>(samples.size()));
+        sf_command(file.get(), SFC_SET_CLIPPING, nullptr, SF_TRUE);
+        sf_writef_double(file.get(), mixed.data(), static_cast<sf_count_t>(count));
     }
     return memory.bytes;
+}
+
+std::string writeWav(const std::vector<double>& samples, double rate) {
+    return writeWav(std::vector<std::vector<double>>{samples}, rate, SampleFormat::float32);
 }
 
 } // namespace yf::signal

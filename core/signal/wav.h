@@ -23,7 +23,14 @@ struct Sound {
 /// Whether these bytes begin like a WAV file.
 [[nodiscard]] bool looksLikeWav(const std::string& bytes);
 
-/// One channel as 32-bit float WAV: for tests and for handing an impulse response on.
+enum class SampleFormat { pcm24, pcm16, float32 };
+
+/// The bytes of a WAV file. PCM samples beyond full scale are held at it. No time of writing and no
+/// peak is noted: the same samples are the same bytes.
+[[nodiscard]] std::string
+writeWav(const std::vector<std::vector<double>>& channels, double rate, SampleFormat format);
+
+/// One channel as 32-bit float, which an impulse response is handed on as.
 [[nodiscard]] std::string writeWav(const std::vector<double>& samples, double rate);
 
 } // namespace yf::signal

@@ -1,0 +1,172 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/measure/compare.h"
+
+#include "core/curve/interpolate.h"
+#include "core/curve/smooth.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::measure {
+
+namespace {
+
+using text::printNumber;
+
+struct Flatness {
+    double deviation{};
+    double spread{};
+};
+
+Flatness flatness(const std::vector<double>& u, const std::vector<double>& level, Trend trend) {
+    const auto n = static_cast<double>(u.size());
+    double su = 0.0;
+    double sl = 0.0;
+    double suu = 0.0;
+    double sul = 0.0;
+    for (std::size_t i = 0; i < u.size(); ++i) {
+        su += u[i];
+        sl += level[i];
+        suu += u[i] * u[i];
+        sul += u[i] * level[i];
+    }
+    const double det = n * suu - su * su;
+    const double slope = trend == Trend::line && det > 0.0 ? (n * sul - su * sl) / det : 0.0;
+    const double start = (sl - slope * su) / n;
+    double sum = 0.0;
+    double most = -1e300;
+    double least = 1e300;
+    for (std::size_t i = 0; i < u.size(); ++i) {
+        const double rest = level[i] - start - slope * u[i];
+        sum += rest * rest;
+        most = std::max(most, rest);
+        least = std::min(least, rest);
+    }
+    return {std::sqrt(sum / n), 0.5 * (most - least)};
+}
+
+std::vector<double> levelsAt(const curve::Curve& c, int fraction, const curve::Axis& axis) {
+    std::vector<double> levels;
+    if (fraction > 0) {
+        for (const auto& v : curve::smoothedAt(c, fraction, curve::Smoothing::power, 0.0, axis)) {
+            levels.push_back(20.0 * std::log10(std::abs(v)));
+        }
+        return levels;
+    }
+    const auto values = curve::interpolate(c, axis);
+    for (const auto& v : values.value()) {
+        levels.push_back(20.0 * std::log10(std::abs(v)));
+    }
+    return levels;
+}
+
+struct Wanted {
+    curve::Range range;
+    Normalise normalise{};
+    curve::Range normaliseWithin;
+    int fraction{};
+    Trend trend{};
+};
+
+Comparison compared(const curve::Curve& a, const curve::Curve& b, const Wanted& wanted) {
+    Comparison c;
+    c.frequencies = curve::within(curve::designAxis(), wanted.range.from, wanted.range.to);
+    if (c.frequencies.size() < 2) {
+        c.frequencies = curve::within(a.frequencies(), wanted.range.from, wanted.range.to);
+    }
+    const auto la = levelsAt(a, wanted.fraction, c.frequencies);
+    const auto lb = levelsAt(b, wanted.fraction, c.frequencies);
+    double sum = 0.0;
+    int count = 0;
+    for (std::size_t i = 0; i < la.size(); ++i) {
+        if (wanted.normaliseWithin.holds(c.frequencies[i])) {
+            sum += lb[i] - la[i];
+            ++count;
+        }
+    }
+    const double mean = count > 0 ? sum / count : 0.0;
+    c.offset = mean;
+    const double taken = wanted.normalise == Normalise::mean ? mean : 0.0;
+    std::vector<double> u;
+    double squares = 0.0;
+    double plain = 0.0;
+    for (std::size_t i = 0; i < la.size(); ++i) {
+        const double d = lb[i] - la[i] - taken;
+        c.difference.push_back(d);
+        u.push_back(std::log(c.frequencies[i]));
+        squares += d * d;
+        plain += d;
+        if (std::abs(d) > c.maxDifference || i == 0) {
+            c.maxDifference = std::abs(d);
+            c.maxAt = c.frequencies[i];
+        }
+    }
+    const auto n = static_cast<double>(la.size());
+    c.rmsDifference = std::sqrt(squares / n);
+    c.meanDifference = plain / n;
+    const Flatness fa = flatness(u, la, wanted.trend);
+    const Flatness fb = flatness(u, lb, wanted.trend);
+    c.deviationA = fa.deviation;
+    c.spreadA = fa.spread;
+    c.deviationB = fb.deviation;
+    c.spreadB = fb.spread;
+    return c;
+}
+
+} // namespace
+
+std::optional<Error> check(const CompareRequest& r) {
+    if (r.from && r.to && !(*r.from < *r.to)) {
+        return Error{"to_hz",
+                     printNumber(*r.to) + " given",
+                     "must be above from_hz " + printNumber(*r.from)};
+    }
+    if (r.normaliseFrom && r.normaliseTo && !(*r.normaliseFrom < *r.normaliseTo)) {
+        return Error{"normalise_to_hz",
+                     printNumber(*r.normaliseTo) + " given",
+                     "must be above normalise_from_hz " + printNumber(*r.normaliseFrom)};
+    }
+    return std::nullopt;
+}
+
+Result<Comparison> compare(const CompareRequest& r) {
+    const curve::Curve a = toCurve(r.a);
+    const curve::Curve b = toCurve(r.b);
+    constexpr double lowest = 20.0;
+    constexpr double highest = 20000.0;
+    const curve::Range common{std::max(a.extent().from, b.extent().from),
+                              std::min(a.extent().to, b.extent().to)};
+    const curve::Range range{std::max(r.from.value_or(lowest), common.from),
+                             std::min(r.to.value_or(highest), common.to)};
+    if (!(range.from < range.to) ||
+        (curve::within(curve::designAxis(), range.from, range.to).size() < 2 &&
+         curve::within(a.frequencies(), range.from, range.to).size() < 2)) {
+        return Error{"curve_b.frequencies_hz",
+                     printNumber(b.extent().from) + " to " + printNumber(b.extent().to) + " Hz",
+                     "has no band in common with curve_a and the range asked for"};
+    }
+    return compared(a,
+                    b,
+                    {.range = range,
+                     .normalise = r.normalise,
+                     .normaliseWithin = {r.normaliseFrom.value_or(range.from),
+                                         r.normaliseTo.value_or(range.to)},
+                     .fraction = r.fraction,
+                     .trend = r.trend});
+}
+
+std::optional<Comparison> compareCurves(const curve::Curve& a,
+                                        const curve::Curve& b,
+                                        curve::Range range,
+                                        Normalise normalise) {
+    range.from = std::max({range.from, a.extent().from, b.extent().from});
+    range.to = std::min({range.to, a.extent().to, b.extent().to});
+    if (!(range.from < range.to) ||
+        curve::within(curve::designAxis(), range.from, range.to).size() < 2) {
+        return std::nullopt;
+    }
+    return compared(a, b, {.range = range, .normalise = normalise, .normaliseWithin = range});
+}
+
+} // namespace yf::measure

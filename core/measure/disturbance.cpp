@@ -1,0 +1,210 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/measure/disturbance.h"
+
+#include "core/signal/spectrum.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace yf::measure {
+
+namespace {
+
+constexpr double pi = std::numbers::pi;
+
+std::vector<double> hann(std::size_t length) {
+    std::vector<double> w(length);
+    for (std::size_t n = 0; n < length; ++n) {
+        w[n] =
+            0.5 - 0.5 * std::cos(2.0 * pi * static_cast<double>(n) / static_cast<double>(length));
+    }
+    return w;
+}
+
+std::vector<double> powers(std::span<const double> part, const std::vector<double>& window) {
+    std::vector<double> x(part.begin(), part.end());
+    for (std::size_t n = 0; n < x.size(); ++n) {
+        x[n] *= window[n];
+    }
+    std::vector<double> power;
+    for (const auto& v : signal::transform(x, x.size())) {
+        power.push_back(std::norm(v));
+    }
+    return power;
+}
+
+double medianOf(std::vector<double>& values) {
+    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
+    std::ranges::nth_element(values, middle);
+    return *middle;
+}
+
+} // namespace
+
+std::optional<Hum> humIn(std::span<const double> silence, double rate) {
+    constexpr double leastLength = 0.2; // s: lines 50 Hz apart must be apart
+    if (static_cast<double>(silence.size()) < leastLength * rate) {
+        return std::nullopt;
+    }
+    const std::vector<double> power = powers(silence, hann(silence.size()));
+    const double width = rate / static_cast<double>(silence.size());
+    std::optional<Hum> best;
+    for (const double mains : {50.0, 60.0}) {
+        int lines = 0;
+        double sum = 0.0;
+        for (int m = 1; m <= 8; ++m) {
+            const auto at = static_cast<std::ptrdiff_t>(std::lround(m * mains / width));
+            if (at + 8 >= static_cast<std::ptrdiff_t>(power.size())) {
+                break;
+            }
+            std::vector<double> around;
+            for (std::ptrdiff_t away = 3; away <= 8; ++away) {
+                for (const std::ptrdiff_t k : {at - away, at + away}) {
+                    if (k > 0) {
+                        around.push_back(power[static_cast<std::size_t>(k)]);
+                    }
+                }
+            }
+            double line = 0.0;
+            double highest = 0.0;
+            for (std::ptrdiff_t k = at - 1; k <= at + 1; ++k) {
+                line += power[static_cast<std::size_t>(k)];
+                highest = std::max(highest, power[static_cast<std::size_t>(k)]);
+            }
+            constexpr double above = 12.0;
+            if (highest > above * medianOf(around) && highest > 0.0) {
+                ++lines;
+                sum += line;
+            }
+        }
+        // Σ|X|² of a Hann-windowed sine of rms 1 over its three bins: 3/8·N²/2.
+        const double count = static_cast<double>(silence.size());
+        const double amplitude = std::sqrt(sum / (3.0 / 16.0 * count * count));
+        if (lines >= 2 && (!best || amplitude > best->amplitude)) {
+            best = Hum{mains, amplitude};
+        }
+    }
+    return best;
+}
+
+std::vector<int> disturbedRepeats(const std::vector<std::vector<double>>& repeats, double rate) {
+    if (repeats.size() < 3) {
+        return {};
+    }
+    const std::size_t count = repeats.front().size();
+    std::vector<double> middle(count);
+    std::vector<double> column(repeats.size());
+    for (std::size_t n = 0; n < count; ++n) {
+        for (std::size_t r = 0; r < repeats.size(); ++r) {
+            column[r] = repeats[r][n];
+        }
+        middle[n] = medianOf(column);
+        if (column.size() % 2 == 0) {
+            const auto half = column.begin() + static_cast<std::ptrdiff_t>(column.size() / 2);
+            middle[n] = 0.5 * (middle[n] + *std::max_element(column.begin(), half));
+        }
+    }
+    constexpr double block = 0.02;
+    const auto length = static_cast<std::size_t>(block * rate);
+    std::vector<double> all;
+    std::vector<double> worst(repeats.size());
+    for (std::size_t r = 0; r < repeats.size(); ++r) {
+        for (std::size_t n = 0; n + length <= count; n += length) {
+            double energy = 0.0;
+            for (std::size_t i = n; i < n + length; ++i) {
+                energy += (repeats[r][i] - middle[i]) * (repeats[r][i] - middle[i]);
+            }
+            all.push_back(energy);
+            worst[r] = std::max(worst[r], energy);
+        }
+    }
+    if (all.empty()) {
+        return {};
+    }
+    constexpr double over = 60.0;
+    const double limit = over * medianOf(all);
+    std::vector<int> order(repeats.size());
+    for (std::size_t r = 0; r < order.size(); ++r) {
+        order[r] = static_cast<int>(r);
+    }
+    std::ranges::sort(
+        order, std::greater<>(), [&](int r) { return worst[static_cast<std::size_t>(r)]; });
+    std::vector<int> disturbed;
+    for (const int r : order) {
+        if (worst[static_cast<std::size_t>(r)] > limit && limit > 0.0 &&
+            disturbed.size() < repeats.size() / 2) {
+            disturbed.push_back(r);
+        }
+    }
+    std::ranges::sort(disturbed);
+    return disturbed;
+}
+
+std::optional<double>
+eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double latency) {
+    constexpr std::size_t block = 2048;
+    const std::vector<double> window = hann(block);
+    const auto silence = std::min(sweep.before, channel.size());
+    std::vector<double> quiet(block / 2 + 1);
+    std::size_t blocks = 0;
+    for (std::size_t n = 0; n + block <= silence; n += block / 2) {
+        const auto power = powers(std::span(channel).subspan(n, block), window);
+        for (std::size_t k = 0; k < quiet.size(); ++k) {
+            quiet[k] += power[k];
+        }
+        ++blocks;
+    }
+    constexpr std::size_t leastBlocks = 4;
+    if (blocks < leastBlocks) {
+        return std::nullopt;
+    }
+    double most = 0.0;
+    for (const double v : channel) {
+        most = std::max(most, std::abs(v));
+    }
+    // Rounding of a converter and products of high order are no event: 80 dB under the peak.
+    const double least = 3.0 / 8.0 * static_cast<double>(block) * most * most * 1e-8;
+    for (double& v : quiet) {
+        v = std::max(v / static_cast<double>(blocks), least / static_cast<double>(block));
+    }
+    // Times after the sweep's line during which the room still answers, and before it.
+    constexpr double after = 0.6;
+    constexpr double before = 0.15;
+    constexpr int orders = 8;
+    const double binWidth = sweep.rate / static_cast<double>(block);
+    const double blockTime = static_cast<double>(block) / sweep.rate;
+    for (int r = 0; r < sweep.repeats; ++r) {
+        const std::size_t from = sweep.startOf(r);
+        const std::size_t end = std::min(from + sweep.samples, channel.size());
+        for (std::size_t n = from; n + block <= end; n += block / 2) {
+            const double t =
+                (static_cast<double>(n) - static_cast<double>(from)) / sweep.rate - latency;
+            const auto power = powers(std::span(channel).subspan(n, block), window);
+            double there = 0.0;
+            double expected = 0.0;
+            std::size_t cells = 0;
+            for (std::size_t k = 8; k + 8 < quiet.size(); ++k) {
+                const double f = static_cast<double>(k) * binWidth;
+                bool near = false;
+                for (int m = 1; m <= orders && !near; ++m) {
+                    const double passes = sweep.timeOf(f / m);
+                    near = t + blockTime > passes - before && t < passes + after;
+                }
+                if (!near) {
+                    there += power[k];
+                    expected += quiet[k];
+                    ++cells;
+                }
+            }
+            constexpr std::size_t leastCells = 40;
+            constexpr double over = 100.0; // 20 dB
+            if (cells >= leastCells && there > over * expected) {
+                return static_cast<double>(n) / sweep.rate;
+            }
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace yf::measure

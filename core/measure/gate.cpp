@@ -1,0 +1,127 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/measure/gate.h"
+
+#include "core/quantity/air.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace yf::measure {
+
+using text::printNumber;
+using text::Value;
+
+std::optional<Error> check(const GateRequest& request) {
+    if (!request.impulse.given() && !request.geometry.distance) {
+        return Error{"impulse_file", "missing", "an impulse response or distance_m must be given"};
+    }
+    if (auto error = checkRising(request.frequencies, "frequencies_hz")) {
+        return error;
+    }
+    return check(request.geometry);
+}
+
+std::optional<RoomGate> roomGate(const signal::Geometry& geometry, double taper) {
+    const auto paths = signal::pathsOf(geometry);
+    if (paths.size() < 2) {
+        return std::nullopt;
+    }
+    const double c = quantity::soundSpeedAt(geometry.temperature);
+    RoomGate room;
+    for (std::size_t i = 1; i < paths.size(); ++i) {
+        room.surfaces.push_back(paths[i].surface);
+        room.delays.push_back((paths[i].length - paths.front().length) / c);
+    }
+    room.first = room.surfaces.front();
+    room.reflectionFree = room.delays.front();
+    room.lowestValid = 1.0 / (room.reflectionFree * (1.0 - taper / 2.0));
+    return room;
+}
+
+Result<Gated> gate(const GateRequest& request) {
+    Gated gated{.room = roomGate(request.geometry, 0.0)};
+    if (!request.impulse.given()) {
+        return gated;
+    }
+    YF_TRY(impulse, impulseOf(request.impulse));
+    const double arrival = signal::arrival(impulse);
+    const double rest = impulse.duration() - impulse.timeZero - arrival;
+    if (request.right && *request.right > rest) {
+        return Error{"right_s",
+                     printNumber(*request.right) + " given",
+                     "the data end " + text::printSignificant(rest, 4) + " s after the arrival"};
+    }
+    const auto reflection = signal::firstReflection(impulse, arrival);
+    signal::Gate window = signal::proposedGate(impulse, arrival);
+    window.left = request.left;
+    window.taper = request.taper;
+    window.right = request.right.value_or(window.right);
+    gated.arrival = arrival;
+    gated.reflectionFound = reflection.has_value();
+    if (reflection) {
+        gated.reflection = reflection->after;
+        gated.reflectionLevel = reflection->level;
+    }
+    gated.left = window.left;
+    gated.right = window.right;
+    gated.lowestValid = window.lowestValid();
+    const double most = 0.5 * impulse.rate;
+    gated.frequencies = axisOr(request.frequencies, window.lowestValid() / 2.0, 0.9 * most);
+    if (!gated.frequencies.empty() && gated.frequencies.back() >= most) {
+        return Error{"frequencies_hz",
+                     printNumber(gated.frequencies.back()) + " given",
+                     "must be below " + printNumber(most) + " (half the rate)"};
+    }
+    double before = 0.0;
+    for (const auto& v : signal::gatedResponse(impulse, arrival, window, gated.frequencies)) {
+        constexpr double least = 1e-15;
+        gated.levels.push_back(20.0 * std::log10(std::max(std::abs(v), least)));
+        before += std::remainder(std::arg(v) - before, 2.0 * std::numbers::pi);
+        gated.phases.push_back(before);
+    }
+    for (const double f : gated.frequencies) {
+        gated.trusted.push_back(f >= window.lowestValid());
+    }
+    return gated;
+}
+
+Value Gated::write() const {
+    Value::Object out;
+    if (room) {
+        out.push_back({"surfaces", room->surfaces});
+        out.push_back({"reflection_delays_s", room->delays});
+        out.push_back({"first_surface", room->first});
+        out.push_back({"reflection_free_s", room->reflectionFree});
+        if (!lowestValid) {
+            out.push_back({"lowest_valid_hz", room->lowestValid});
+        }
+    }
+    if (!arrival) {
+        return out;
+    }
+    const auto maybe = [](const std::optional<double>& v) { return v ? Value(*v) : Value(); };
+    out.push_back({"arrival_s", *arrival});
+    out.push_back({"reflection_found", reflectionFound});
+    out.push_back({"reflection_s", maybe(reflection)});
+    out.push_back({"reflection_level_db", maybe(reflectionLevel)});
+    out.push_back({"gate_left_s", maybe(left)});
+    out.push_back({"gate_right_s", maybe(right)});
+    out.push_back({"lowest_valid_hz", maybe(lowestValid)});
+    out.push_back({"frequencies_hz", frequencies});
+    out.push_back({"levels_db", levels});
+    std::vector<double> degrees;
+    for (const double phase : phases) {
+        degrees.push_back(phase / quantity::degree);
+    }
+    out.push_back({"phases_deg", degrees});
+    Value::List flags;
+    for (const bool flag : trusted) {
+        flags.emplace_back(flag);
+    }
+    out.push_back({"trusted", flags});
+    return out;
+}
+
+} // namespace yf::measure

@@ -1,0 +1,499 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/measure/judge.h"
+
+#include "core/curve/smooth.h"
+#include "core/measure/clipping.h"
+#include "core/measure/disturbance.h"
+#include "core/quantity/level.h"
+#include "core/signal/resample.h"
+#include "core/signal/spectrum.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <numbers>
+#include <span>
+
+namespace yf::measure {
+
+namespace {
+
+using curve::Complex;
+using signal::Recording;
+using signal::RepeatSpectra;
+using signal::Spectrum;
+using signal::Sweep;
+
+struct FaultEntry {
+    std::string_view name;
+    bool spoils;
+};
+
+constexpr std::array<FaultEntry, faultCount> faults{{{"no_signal", true},
+                                                     {"channels_swapped", true},
+                                                     {"reference_missing", true},
+                                                     {"clipped", true},
+                                                     {"dropout", true},
+                                                     {"too_low", true},
+                                                     {"noisy", true},
+                                                     {"event", false},
+                                                     {"clock_drift", false},
+                                                     {"hum", false},
+                                                     {"reference_inverted", false}}};
+
+const FaultEntry& entry(Fault fault) {
+    return faults.at(static_cast<std::size_t>(fault));
+}
+
+double dB(double amplitude) {
+    return 20.0 * std::log10(std::max(amplitude, 1e-12));
+}
+
+double rms(std::span<const double> x) {
+    double sum = 0.0;
+    for (const double v : x) {
+        sum += v * v;
+    }
+    return x.empty() ? 0.0 : std::sqrt(sum / static_cast<double>(x.size()));
+}
+
+double peak(std::span<const double> x) {
+    double most = 0.0;
+    for (const double v : x) {
+        most = std::max(most, std::abs(v));
+    }
+    return most;
+}
+
+/// Highest sample over rms of an impulse response: noise has about 5, an answer far more.
+double crest(const Spectrum& response, std::size_t length) {
+    const auto h = signal::transformBack(response, length);
+    const double size = rms(h);
+    return size > 0.0 ? peak(h) / size : 0.0;
+}
+
+double bandSum(const std::vector<double>& power, std::size_t first, std::size_t last) {
+    double sum = 0.0;
+    for (std::size_t k = first; k <= last; ++k) {
+        sum += power[k];
+    }
+    return sum;
+}
+
+const double thirdSide = std::pow(10.0, 0.05);
+
+/// Silence to learn the noise from: before the first sweep, else the end of the last repeat.
+std::span<const double> silenceOf(const std::vector<double>& channel, const Sweep& sweep) {
+    const std::span all(channel);
+    constexpr double least = 0.1; // s
+    const auto enough = static_cast<std::size_t>(least * sweep.rate);
+    if (sweep.before >= enough) {
+        return all.first(std::min(sweep.before, all.size()));
+    }
+    const std::size_t half = sweep.after / 2;
+    if (half >= enough && all.size() >= sweep.total()) {
+        return all.subspan(sweep.total() - half, half);
+    }
+    return {};
+}
+
+/// Noise power in each bin of one repeat's transform, from a Hann-windowed periodogram.
+std::vector<double>
+noiseFromSilence(std::span<const double> silence, const RepeatSpectra& of, const Sweep& sweep) {
+    if (silence.empty()) {
+        return {};
+    }
+    std::vector<double> x(silence.begin(), silence.end());
+    for (std::size_t n = 0; n < x.size(); ++n) {
+        x[n] *= 0.5 - 0.5 * std::cos(2.0 * std::numbers::pi * static_cast<double>(n) /
+                                     static_cast<double>(x.size()));
+    }
+    const std::size_t length = signal::goodLength(x.size());
+    const Spectrum spectrum = signal::transform(x, length);
+    constexpr double hannPower = 3.0 / 8.0;
+    const double scale = static_cast<double>(sweep.samples + sweep.after) /
+                         (hannPower * static_cast<double>(x.size()));
+    std::vector<double> noise(of.length / 2 + 1);
+    for (std::size_t k = 0; k < noise.size(); ++k) {
+        const auto at = static_cast<std::size_t>(
+            static_cast<double>(k) * static_cast<double>(length) / static_cast<double>(of.length));
+        noise[k] = scale * std::norm(spectrum[std::min(at, spectrum.size() - 1)]);
+    }
+    return noise;
+}
+
+/// Σ|M_r − M̄|²/(R(R−1)) in each bin.
+std::vector<double> noiseFromRepeats(const std::vector<Spectrum>& repeats, const Spectrum& mean) {
+    std::vector<double> noise(mean.size());
+    for (const Spectrum& repeat : repeats) {
+        for (std::size_t k = 0; k < noise.size(); ++k) {
+            noise[k] += std::norm(repeat[k] - mean[k]);
+        }
+    }
+    const auto R = static_cast<double>(repeats.size());
+    for (double& v : noise) {
+        v /= R * (R - 1.0);
+    }
+    return noise;
+}
+
+/// Levels in third octaves over [from, to].
+struct Thirds {
+    std::vector<double> f;
+    std::vector<double> level;
+
+    [[nodiscard]] double span() const {
+        return level.empty() ? 1e9 : std::ranges::max(level) - std::ranges::min(level);
+    }
+};
+
+Thirds thirdsOf(const Spectrum& response, const RepeatSpectra& of, const curve::Range& range) {
+    Thirds thirds;
+    for (const double f : curve::midBands(3, range.from, range.to)) {
+        const std::size_t first = of.bin(f / thirdSide);
+        const std::size_t last = of.bin(f * thirdSide);
+        double power = 0.0;
+        for (std::size_t k = first; k <= last; ++k) {
+            power += std::norm(response[k]);
+        }
+        thirds.f.push_back(f);
+        thirds.level.push_back(
+            10.0 * std::log10(std::max(power / static_cast<double>(last - first + 1), 1e-24)));
+    }
+    return thirds;
+}
+
+constexpr double swappedSpan = 6.0;   // dB
+constexpr double missingPeak = -60.0; // dB re full scale
+constexpr double leastCrest = 6.0;
+constexpr double noSignalBelow = 15.0; // dB
+constexpr double noisyBelow = 20.0;    // dB
+constexpr double ownBand = 10.0;       // dB below the device's own maximum
+constexpr double tooLowPeak = -50.0;   // dB re full scale
+
+class Examination {
+public:
+    Examination(const Recording& recording, const Sweep& sweep)
+        : recording_(recording), sweep_(sweep) {}
+
+    Examined run(bool lossFlagged) {
+        e_.referenced = !recording_.reference.empty();
+        e_.spectra = signal::transformRepeats(recording_, sweep_);
+        levels();
+        if (peak(recording_.measured) == 0.0) {
+            e_.measured = signal::mean(e_.spectra.measured);
+            e_.against = e_.referenced ? signal::mean(e_.spectra.reference) : e_.spectra.sweep;
+            e_.response.assign(e_.measured.size(), {});
+            add(Fault::noSignal);
+            if (e_.referenced && peak(recording_.reference) == 0.0) {
+                add(Fault::referenceMissing);
+            }
+            return std::move(e_);
+        }
+        const bool lost = reference();
+        clocks(lossFlagged, lost);
+        events();
+        average(lost);
+        clipping();
+        hum();
+        std::ranges::sort(e_.verdict.faults);
+        return std::move(e_);
+    }
+
+private:
+    void add(Fault fault) {
+        if (!e_.verdict.has(fault)) {
+            e_.verdict.faults.push_back(fault);
+        }
+    }
+
+    void levels() {
+        e_.verdict.peak = dB(peak(recording_.measured));
+        e_.verdict.noise = dB(rms(silenceOf(recording_.measured, sweep_)));
+        if (e_.verdict.peak < tooLowPeak) {
+            add(Fault::tooLow);
+        }
+    }
+
+    /// Whether the reference is there and the right way round; true: it can't be used.
+    bool reference() {
+        if (!e_.referenced) {
+            return false;
+        }
+        const Spectrum answer = signal::linearResponse(
+            e_.spectra.reference.front(), e_.spectra.sweep, e_.spectra, sweep_);
+        const curve::Range range{2.0 * sweep_.fullFrom(), sweep_.fullTo() / 1.3};
+        const bool speaks = dB(peak(recording_.reference)) >= missingPeak &&
+                            crest(answer, e_.spectra.length) >= leastCrest;
+        if (!speaks) {
+            add(Fault::referenceMissing);
+            return true;
+        }
+        const Spectrum measured = signal::linearResponse(
+            e_.spectra.measured.front(), e_.spectra.sweep, e_.spectra, sweep_);
+        if (thirdsOf(measured, e_.spectra, range).span() <= swappedSpan &&
+            thirdsOf(answer, e_.spectra, range).span() > swappedSpan &&
+            crest(measured, e_.spectra.length) >= leastCrest) {
+            add(Fault::channelsSwapped);
+        }
+        const auto h = signal::transformBack(answer, e_.spectra.length);
+        const double top = *std::ranges::max_element(h, {}, [](double v) { return std::abs(v); });
+        if (top < 0.0) {
+            add(Fault::referenceInverted);
+        }
+        return false;
+    }
+
+    void clocks(bool lossFlagged, bool referenceLost) {
+        RepeatSpectra seen = e_.spectra;
+        if (referenceLost) {
+            seen.reference.clear();
+        }
+        const TimingFound found = timing(seen, sweep_);
+        e_.latency = found.latency;
+        // A channel that holds no answer has no arrivals.
+        const Spectrum& heard =
+            seen.reference.empty() ? seen.measured.front() : seen.reference.front();
+        const bool answers = crest(signal::linearResponse(heard, seen.sweep, seen, sweep_),
+                                   seen.length) >= leastCrest;
+        if (answers && found.dropout) {
+            e_.verdict.dropout = found.dropout;
+            add(Fault::dropout);
+        } else if (lossFlagged) {
+            e_.verdict.dropout = Dropout{};
+            add(Fault::dropout);
+        }
+        if (answers && !found.dropout && found.drift != 0.0) {
+            e_.verdict.clockDrift = found.drift;
+            add(Fault::clockDrift);
+            Recording onOneClock{.rate = recording_.rate,
+                                 .measured =
+                                     signal::resampled(recording_.measured, 1.0 + found.drift)};
+            if (e_.referenced) {
+                onOneClock.reference = signal::resampled(recording_.reference, 1.0 + found.drift);
+            }
+            e_.spectra = signal::transformRepeats(onOneClock, sweep_);
+            corrected_ = std::move(onOneClock);
+        }
+    }
+
+    [[nodiscard]] const Recording& heard() const { return corrected_ ? *corrected_ : recording_; }
+
+    void events() {
+        std::vector<std::vector<double>> repeats;
+        for (int r = 0; r < sweep_.repeats; ++r) {
+            repeats.push_back(signal::repeatOf(heard().measured, sweep_, r));
+        }
+        if (e_.verdict.has(Fault::dropout)) {
+            return;
+        }
+        const std::vector<int> disturbed = disturbedRepeats(repeats, sweep_.rate);
+        for (auto r = disturbed.rbegin(); r != disturbed.rend(); ++r) {
+            e_.spectra.measured.erase(e_.spectra.measured.begin() + *r);
+            if (e_.referenced) {
+                e_.spectra.reference.erase(e_.spectra.reference.begin() + *r);
+            }
+        }
+        for (const int r : disturbed) {
+            e_.verdict.rejected.push_back(r + 1);
+        }
+        if (!disturbed.empty()) {
+            add(Fault::event);
+        }
+    }
+
+    void average(bool referenceLost) {
+        const auto& repeats = e_.spectra.measured;
+        e_.measured = signal::mean(repeats);
+        e_.against =
+            e_.referenced && !referenceLost ? signal::mean(e_.spectra.reference) : e_.spectra.sweep;
+        e_.response = signal::linearResponse(e_.measured, e_.against, e_.spectra, sweep_);
+        if (repeats.size() >= 2) {
+            e_.noise = noiseFromRepeats(repeats, e_.measured);
+        } else {
+            e_.noise = noiseFromSilence(silenceOf(heard().measured, sweep_), e_.spectra, sweep_);
+        }
+        // Judged by the played sweep: a missing or silent reference has no say in what was heard.
+        const Spectrum answer =
+            signal::linearResponse(e_.measured, e_.spectra.sweep, e_.spectra, sweep_);
+        const Thirds thirds = thirdsOf(
+            answer, e_.spectra, {sweep_.fullFrom() * thirdSide, sweep_.fullTo() / thirdSide});
+        std::vector<double> ratios;
+        double best = -1e9;
+        if (!e_.noise.empty() && !thirds.f.empty()) {
+            const double most = std::ranges::max(thirds.level);
+            for (std::size_t i = 0; i < thirds.f.size(); ++i) {
+                const double ratio = *e_.signalToNoise(thirds.f[i]);
+                best = std::max(best, ratio);
+                if (thirds.level[i] >= most - ownBand) {
+                    ratios.push_back(ratio);
+                }
+            }
+        }
+        const bool silent = crest(answer, e_.spectra.length) < leastCrest;
+        if (silent || (!ratios.empty() && best < noSignalBelow)) {
+            add(Fault::noSignal);
+        }
+        if (!ratios.empty()) {
+            const auto middle = ratios.begin() + static_cast<std::ptrdiff_t>(ratios.size() / 2);
+            std::ranges::nth_element(ratios, middle);
+            e_.verdict.medianSignalToNoise = *middle;
+            if (*middle < noisyBelow) {
+                add(Fault::noisy);
+            }
+        }
+    }
+
+    void clipping() {
+        const int measured = clippedSamples(recording_.measured, sweep_, e_.latency);
+        const int reference = e_.referenced && !e_.verdict.has(Fault::referenceMissing)
+                                  ? clippedSamples(recording_.reference, sweep_, e_.latency)
+                                  : 0;
+        // Noise without a signal has no tops of its own.
+        if ((measured > 0 || reference > 0) && !e_.verdict.has(Fault::noSignal)) {
+            e_.verdict.clippedSamples = std::max(measured, reference);
+            e_.verdict.referenceClipped = reference > measured;
+            add(Fault::clipped);
+        }
+        constexpr int severalRepeats = 3;
+        if (sweep_.repeats < severalRepeats && !e_.verdict.has(Fault::clipped) &&
+            !e_.verdict.has(Fault::dropout) && !e_.verdict.has(Fault::noSignal)) {
+            if (const auto time = eventIn(recording_.measured, sweep_, e_.latency)) {
+                e_.verdict.eventTime = time;
+                add(Fault::event);
+            }
+        }
+    }
+
+    void hum() {
+        const auto silence = silenceOf(recording_.measured, sweep_);
+        const auto found = humIn(silence, recording_.rate);
+        constexpr double quiet = -90.0;    // dB re full scale
+        constexpr double underPeak = 70.0; // dB
+        if (found && dB(found->amplitude) > quiet &&
+            dB(found->amplitude) > e_.verdict.peak - underPeak) {
+            e_.verdict.hum = found->mains;
+            e_.verdict.humLevel = dB(found->amplitude);
+            add(Fault::hum);
+        }
+    }
+
+    const Recording& recording_;
+    const Sweep& sweep_;
+    std::optional<Recording> corrected_;
+    Examined e_;
+};
+
+std::string level(double decibels) {
+    return text::printFixed(decibels, 0) + std::string(text::thinSpace) + "dB";
+}
+
+} // namespace
+
+std::string_view faultName(Fault fault) {
+    return entry(fault).name;
+}
+
+bool spoils(Fault fault) {
+    return entry(fault).spoils;
+}
+
+std::optional<Fault> Verdict::mainFault() const {
+    return faults.empty() ? std::nullopt : std::optional(faults.front());
+}
+
+bool Verdict::usable() const {
+    return std::ranges::none_of(faults, &spoils);
+}
+
+bool Verdict::has(Fault fault) const {
+    return std::ranges::find(faults, fault) != faults.end();
+}
+
+std::optional<double> Examined::signalToNoise(double f) const {
+    if (noise.empty()) {
+        return std::nullopt;
+    }
+    const std::size_t first = spectra.bin(f / thirdSide);
+    const std::size_t last = spectra.bin(f * thirdSide);
+    double all = 0.0;
+    for (std::size_t k = first; k <= last; ++k) {
+        all += std::norm(measured[k]);
+    }
+    const double n = bandSum(noise, first, last);
+    constexpr double most = 200.0;
+    constexpr double least = -60.0;
+    if (n <= 0.0) {
+        return most;
+    }
+    return std::clamp(10.0 * std::log10(std::max(all - n, 1e-12 * n) / n), least, most);
+}
+
+double Examined::level(double f) const {
+    const std::size_t first = spectra.bin(f / thirdSide);
+    const std::size_t last = spectra.bin(f * thirdSide);
+    double power = 0.0;
+    for (std::size_t k = first; k <= last; ++k) {
+        power += std::norm(response[k]);
+    }
+    return 10.0 * std::log10(std::max(power / static_cast<double>(last - first + 1), 1e-24));
+}
+
+std::string sentenceOf(Fault fault, const Verdict& v) {
+    switch (fault) {
+    case Fault::noSignal:
+        return "Nothing was heard. Is the amplifier on, and are the right output and input chosen?";
+    case Fault::channelsSwapped:
+        return "Microphone and reference are exchanged: read them the other way round.";
+    case Fault::referenceMissing:
+        return "The reference input carries no signal: check the cable that brings the play signal "
+               "back.";
+    case Fault::clipped:
+        return std::string(v.referenceClipped ? "The reference" : "The microphone's") +
+               " input is overloaded: lower its gain by 6 dB and repeat.";
+    case Fault::dropout:
+        if (!v.dropout || v.dropout->samples == 0) {
+            return "The sound system reported lost samples: choose a larger buffer, close other "
+                   "programs, and repeat.";
+        }
+        return "The sound system " + std::string(v.dropout->samples > 0 ? "lost " : "put in ") +
+               std::to_string(std::abs(v.dropout->samples)) + " samples at " +
+               text::printFixed(v.dropout->time, 2) + std::string(text::thinSpace) +
+               "s: choose a larger buffer, close other programs, and repeat.";
+    case Fault::tooLow:
+        return "Too quiet, with a peak of " + level(v.peak) + ": raise the input gain by " +
+               level(-12.0 - v.peak) + ".";
+    case Fault::noisy:
+        return "Too noisy: signal to noise is " + level(v.medianSignalToNoise.value_or(0.0)) +
+               ", " + level(noisyBelow - v.medianSignalToNoise.value_or(0.0)) +
+               " short of what a curve needs. A longer sweep, more level, or a quieter hour.";
+    case Fault::event: {
+        if (v.rejected.empty()) {
+            return "Something loud happened at " + text::printFixed(v.eventTime.value_or(0.0), 1) +
+                   std::string(text::thinSpace) + "s: make a second take.";
+        }
+        std::string which;
+        for (const int r : v.rejected) {
+            which += (which.empty() ? "" : ", ") + std::to_string(r);
+        }
+        return "Repeat " + which + " was disturbed and left out.";
+    }
+    case Fault::clockDrift:
+        return "Two clocks, " + text::printFixed(std::abs(v.clockDrift) * 1e6, 1) +
+               std::string(text::thinSpace) +
+               "ppm apart: corrected. One interface for both is better.";
+    case Fault::hum:
+        return text::printFixed(v.hum, 0) + std::string(text::thinSpace) + "Hz hum at " +
+               level(v.humLevel) + ": check for an earth loop and the microphone's cable.";
+    case Fault::referenceInverted:
+        return "The reference is the wrong way round: swap its wires. The polarity is not stated.";
+    }
+    return {};
+}
+
+Examined examine(const Recording& recording, const Sweep& sweep, bool lossFlagged) {
+    return Examination(recording, sweep).run(lossFlagged);
+}
+
+} // namespace yf::measure
