@@ -7,9 +7,15 @@
 #include "core/bench/lcr.h"
 #include "core/bench/next_check.h"
 #include "core/driver/complete.h"
+#include "core/driver/enclosed.h"
+#include "core/driver/fit_request.h"
 #include "core/driver/heat.h"
+#include "core/driver/jig.h"
+#include "core/driver/multimeter.h"
 #include "core/driver/pair.h"
 #include "core/driver/replacement.h"
+#include "core/driver/usable_band.h"
+#include "core/driver/vas.h"
 #include "core/driver/wiring.h"
 #include "core/measure/compare.h"
 #include "core/measure/decay.h"
@@ -30,6 +36,7 @@
 #include "core/report/job_record.h"
 #include "core/signal/sweep.h"
 #include "core/signal/wav.h"
+#include "core/sim/driver_trial.h"
 #include "core/sim/grade.h"
 #include "core/sim/room.h"
 #include "core/sim/specimen.h"
@@ -136,6 +143,18 @@ const std::vector<Verb>& verbs() {
         verb<&bench::decide>("bench", "decide", "paths after the diagnosis, by what they cost"),
         verb<&driver::complete>(
             "driver", "complete", "fills in a data sheet and finds the odd figure"),
+        verb<&driver::impedanceVerb>("driver", "impedance", "of a driver, free or in a box"),
+        verb<&driver::fitVerb>(
+            "driver", "fit-impedance", "parameters from a measured impedance, with uncertainties"),
+        verb<&driver::jigVerb>(
+            "driver", "jig", "ohms from the ratio of two channels and its calibration"),
+        verb<&driver::multimeter>(
+            "driver", "multimeter", "ohms by voltmeter, and the tone to read next"),
+        verb<&driver::addedMass>("driver", "vas-added-mass", "Mms and Vas from a known mass"),
+        verb<&driver::testBox>("driver", "vas-test-box", "Vas from a known box"),
+        verb<&sim::driverTrial>(
+            "driver", "trial", "how true parameters and their limits are on seeded drivers"),
+        verb<&driver::usableBand>("driver", "usable-band", "from where to where, and why"),
         verb<&driver::wiring>("driver", "wiring", "drivers in series and parallel, and their load"),
         verb<&driver::pairUp>("driver", "pair", "a batch in pairs that are alike"),
         verb<&driver::match>("driver", "match", "candidates against a driver to replace"),

@@ -16,6 +16,7 @@ QT = re.compile(r"^(Q[A-Z]|Qt[A-Z]|qcustomplot)")
 LIBRARIES = {
     "nlohmann/": ["core/text"],
     "Eigen/": ["core/network", "core/driver", "core/signal"],
+    "ceres/": ["core/driver"],
     "sqlite3.h": ["core/job/store"],
     "fftw3.h": ["core/signal"],
     "sndfile.h": ["core/signal"],

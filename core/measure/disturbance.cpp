@@ -4,6 +4,7 @@
 #include "core/signal/spectrum.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <numbers>
 
@@ -174,6 +175,13 @@ eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double l
     constexpr int orders = 8;
     const double binWidth = sweep.rate / static_cast<double>(block);
     const double blockTime = static_cast<double>(block) / sweep.rate;
+    std::vector<std::array<double, orders>> passes(quiet.size());
+    for (std::size_t k = 1; k < quiet.size(); ++k) {
+        for (int m = 1; m <= orders; ++m) {
+            passes[k][static_cast<std::size_t>(m - 1)] =
+                sweep.timeOf(static_cast<double>(k) * binWidth / m);
+        }
+    }
     for (int r = 0; r < sweep.repeats; ++r) {
         const std::size_t from = sweep.startOf(r);
         const std::size_t end = std::min(from + sweep.samples, channel.size());
@@ -185,12 +193,9 @@ eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double l
             double expected = 0.0;
             std::size_t cells = 0;
             for (std::size_t k = 8; k + 8 < quiet.size(); ++k) {
-                const double f = static_cast<double>(k) * binWidth;
-                bool near = false;
-                for (int m = 1; m <= orders && !near; ++m) {
-                    const double passes = sweep.timeOf(f / m);
-                    near = t + blockTime > passes - before && t < passes + after;
-                }
+                const bool near = std::ranges::any_of(passes[k], [&](double passing) {
+                    return t + blockTime > passing - before && t < passing + after;
+                });
                 if (!near) {
                     there += power[k];
                     expected += quiet[k];
