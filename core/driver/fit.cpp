@@ -658,7 +658,7 @@ Minimum bestOf(const Task& task, const std::vector<Vector>& starts) {
 }
 
 constexpr std::array coilsOfStageOne{
-    InductanceModel::leach, InductanceModel::lr2, InductanceModel::semi};
+    InductanceModel::leach, InductanceModel::lr2, InductanceModel::semi, InductanceModel::semiRing};
 
 class Fitter {
 public:

@@ -223,18 +223,13 @@ private:
         }
         const Spectrum answer = signal::linearResponse(
             e_.spectra.reference.front(), e_.spectra.sweep, e_.spectra, sweep_);
-        const curve::Range range{2.0 * sweep_.fullFrom(), sweep_.fullTo() / 1.3};
         const bool speaks = dB(peak(recording_.reference)) >= missingPeak &&
                             crest(answer, e_.spectra.length) >= leastCrest;
         if (!speaks) {
             add(Fault::referenceMissing);
             return true;
         }
-        const Spectrum measured = signal::linearResponse(
-            e_.spectra.measured.front(), e_.spectra.sweep, e_.spectra, sweep_);
-        if (thirdsOf(measured, e_.spectra, range).span() <= swappedSpan &&
-            thirdsOf(answer, e_.spectra, range).span() > swappedSpan &&
-            crest(measured, e_.spectra.length) >= leastCrest) {
+        if (swapped(answer)) {
             add(Fault::channelsSwapped);
         }
         const auto h = signal::transformBack(answer, e_.spectra.length);
@@ -245,10 +240,54 @@ private:
         return false;
     }
 
+    /// The measured channel is as flat as a cable, and the other one is not, or comes later: sound
+    /// is slower than wire.
+    [[nodiscard]] bool swapped(const Spectrum& answer) const {
+        const Spectrum measured = signal::linearResponse(
+            e_.spectra.measured.front(), e_.spectra.sweep, e_.spectra, sweep_);
+        const curve::Range inner{2.0 * sweep_.fullFrom(), sweep_.fullTo() / 1.3};
+        const curve::Range full{sweep_.fullFrom() * thirdSide, sweep_.fullTo() / thirdSide};
+        if (thirdsOf(measured, e_.spectra, inner).span() > swappedSpan ||
+            crest(measured, e_.spectra.length) < leastCrest) {
+            return false;
+        }
+        const double flat = thirdsOf(measured, e_.spectra, full).span();
+        const double other = thirdsOf(answer, e_.spectra, full).span();
+        constexpr double flatter = 3.0; // dB
+        constexpr double later = 3e-4;  // s: 10 cm of air
+        const double lead = peakDelay(e_.spectra.reference.front(), e_.spectra, sweep_) -
+                            peakDelay(e_.spectra.measured.front(), e_.spectra, sweep_);
+        return (other > swappedSpan || lead > later) && other > flat + flatter;
+    }
+
+    /// Median signal to noise of the first repeat against the silence, dB; high where no silence
+    /// is there to tell.
+    [[nodiscard]] double roughSignalToNoise() {
+        const auto noise =
+            noiseFromSilence(silenceOf(recording_.measured, sweep_), e_.spectra, sweep_);
+        constexpr double unknown = 100.0;
+        if (noise.empty()) {
+            return unknown;
+        }
+        const Spectrum& first = e_.spectra.measured.front();
+        double signal = 0.0;
+        double quiet = 0.0;
+        for (std::size_t k = e_.spectra.bin(sweep_.fullFrom());
+             k <= e_.spectra.bin(sweep_.fullTo());
+             ++k) {
+            const double f = std::max(e_.spectra.frequency(k), 1.0);
+            signal += std::norm(first[k]) / f;
+            quiet += noise[k] / f;
+        }
+        return quiet > 0.0 ? 10.0 * std::log10(std::max(signal / quiet - 1.0, 1e-6)) : unknown;
+    }
+
     void clocks(bool lossFlagged, bool referenceLost) {
         RepeatSpectra seen = e_.spectra;
         if (referenceLost) {
             seen.reference.clear();
+        } else if (e_.verdict.has(Fault::channelsSwapped)) {
+            seen.reference = seen.measured; // that is where the play signal is
         }
         const TimingFound found = timing(seen, sweep_);
         e_.latency = found.latency;

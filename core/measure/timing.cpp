@@ -329,8 +329,9 @@ TimingFound timing(const RepeatSpectra& spectra, const Sweep& sweep) {
         found.drift = std::abs(drift) > worth ? drift : 0.0;
         return found;
     }
-    constexpr double leastOctaves = 5.0;
-    constexpr double leastUnreferencedDrift = 15e-6;
+    constexpr double leastOctaves = 6.0;
+    // Tails of the minimum phase of a band-limited driver imitate as much.
+    constexpr double leastUnreferencedDrift = 150e-6;
     const bool believed = referenced || (std::log2(band.to / band.from) > leastOctaves &&
                                          std::abs(line.slope) > leastUnreferencedDrift);
     found.drift = believed && std::abs(line.slope) > worth ? line.slope : 0.0;
