@@ -1,8 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// Simulated meters with their tips on a simulated driver, over TCP and pseudo-terminals, for who
-// has no instrument at hand. `--help` lists what can be chosen.
+// Simulated meters with their tips on a simulated driver, over TCP and pseudo-terminals, or a
+// simulated bench as a sound card of a JACK server, for who has no instrument at hand. `--help`
+// lists what can be chosen.
 #include "core/bench/evidence.h"
 #include "core/text/sentence.h"
+#include "devices/sound_client.h"
 #include "devices/stand_in.h"
 
 #include <QCommandLineParser>
@@ -18,6 +20,36 @@ using namespace yf;
 int refuse(const std::string& words) {
     std::fprintf(stderr, "yellowfront-sim: %s\n", words.c_str());
     return 2;
+}
+
+/// A midrange of no particular make in a room (its answer is short enough to be folded sample by
+/// sample), or a flat path where figures are to be checked.
+sim::SoundBench plainBench(bool flat) {
+    job::Job job;
+    job.drivers.push_back({.id = "midrange", .name = "Midrange", .band = job::Band::mid});
+    auto bench = sim::soundBench(job, {.driver = "midrange", .distance = 1.0});
+    if (flat) {
+        bench->pressure = [gain = bench->fullScalePressure / bench->fullScaleVoltage](double) {
+            return curve::Complex{0.25 * gain, 0.0};
+        };
+        bench->room = {.distance = 1.0};
+    }
+    return *bench;
+}
+
+int serveSoundCard(bool flat, bool jig) {
+    const auto served =
+        devices::serveSound(plainBench(flat),
+                            jig ? devices::Wired::jig : devices::Wired::microphone,
+                            [told = false](double rate) mutable {
+                                if (!told) {
+                                    told = true;
+                                    std::printf("sound card 'Yellowfront bench' at %g Hz\n", rate);
+                                    std::fflush(stdout);
+                                }
+                                return true;
+                            });
+    return served ? 0 : refuse(text::sentence(served.error()));
 }
 
 } // namespace
@@ -49,8 +81,22 @@ int main(int argc, char** argv) {
         QStringLiteral("none, closes, garbage, half-lines, silence, wrong-unit or overload."),
         QStringLiteral("what"),
         QStringLiteral("none"));
-    parser.addOptions({driver, fault, severity, port, mischief});
+    const QCommandLineOption flat(QStringLiteral("flat"),
+                                  QStringLiteral("Sound: a flat path in place of a driver."));
+    const QCommandLineOption jig(
+        QStringLiteral("jig"), QStringLiteral("Sound: an impedance jig in place of a microphone."));
+    parser.addPositionalArgument(QStringLiteral("what"),
+                                 QStringLiteral("meters (unless given) or sound."),
+                                 QStringLiteral("[what]"));
+    parser.addOptions({driver, fault, severity, port, mischief, flat, jig});
     parser.process(application);
+    const QString what = parser.positionalArguments().value(0, QStringLiteral("meters"));
+    if (what == QStringLiteral("sound")) {
+        return serveSoundCard(parser.isSet(flat), parser.isSet(jig));
+    }
+    if (what != QStringLiteral("meters")) {
+        return refuse("'" + what.toStdString() + "' given, must be meters or sound");
+    }
 
     const QStringList kinds{
         QStringLiteral("woofer"), QStringLiteral("large-woofer"), QStringLiteral("midrange")};

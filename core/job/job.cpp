@@ -45,7 +45,8 @@ bool Take::operator==(const Take& other) const {
                         t.distance,
                         t.drive,
                         t.gate,
-                        t.smoothing);
+                        t.smoothing,
+                        t.recorded); // with the digest of the samples
     };
     const bool sameCurve = curve == other.curve || (curve && other.curve && *curve == *other.curve);
     return sameCurve && rest(*this) == rest(other);

@@ -6,9 +6,11 @@
 #include "core/driver/replacement.h"
 #include "core/job/intake.h"
 #include "core/job/reading.h"
+#include "core/job/recorded.h"
 #include "core/network/circuit.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
+#include "core/signal/deconvolve.h"
 #include "core/text/fields.h"
 
 #include <memory>
@@ -40,7 +42,10 @@ struct Take {
     double drive{quantity::referenceVoltage};
     std::optional<double> gate; ///< s; absent: none, or not known
     int smoothing{};            ///< of the data, 1/n octave; 0: none
+    Recorded recorded;          ///< how it was made here; default: it came from elsewhere
     std::shared_ptr<const curve::Curve> curve;
+    /// Raw samples, kept in the job file under `recorded.samples`; none for what was imported.
+    std::shared_ptr<const signal::Recording> recording;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -55,6 +60,7 @@ struct Take {
         field(self.drive, q::voltage.as("drive_v", "drive, rms").orElse(q::referenceVoltage));
         field(self.gate, q::gate);
         field(self.smoothing, q::smoothing.orElse(0));
+        field(self.recorded, q::Group{"recorded", "how it was made here", true});
     }
 
     /// The same take of the same content; curves are compared, not their places in memory.

@@ -23,9 +23,9 @@ struct OldDriver {
 };
 
 /// Data-sheet figures that the job holds come first. A driver that was found suspect or dead is no
-/// measure of what it was: its sound twin's curves stand for it. Else Re, fs, Qms and Qes from the measured
-/// impedance (in its cabinet: good against a candidate only where the cabinet's air does not
-/// matter) and the mean level over the octaves in which its band works.
+/// measure of what it was: its sound twin's curves stand for it. Else Re, fs, Qms and Qes from the
+/// measured impedance (in its cabinet: good against a candidate only where the cabinet's air does
+/// not matter) and the mean level over the octaves in which its band works.
 [[nodiscard]] OldDriver oldDriver(const Job& job,
                                   const Assembly& assembly,
                                   const Evaluation& evaluation,

@@ -145,7 +145,11 @@ std::vector<int> disturbedRepeats(const std::vector<std::vector<double>>& repeat
 std::optional<double>
 eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double latency) {
     constexpr std::size_t block = 2048;
-    const std::vector<double> window = hann(block);
+    // Squared: the sweep's own line must not leak into far cells.
+    std::vector<double> window = hann(block);
+    for (double& w : window) {
+        w *= w;
+    }
     const auto silence = std::min(sweep.before, channel.size());
     std::vector<double> quiet(block / 2 + 1);
     std::size_t blocks = 0;
@@ -165,9 +169,9 @@ eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double l
         most = std::max(most, std::abs(v));
     }
     // Rounding of a converter and products of high order are no event: 80 dB under the peak.
-    const double least = 3.0 / 8.0 * static_cast<double>(block) * most * most * 1e-8;
+    const double least = 0.1 * static_cast<double>(block) * most * most * 1e-8; // of each bin
     for (double& v : quiet) {
-        v = std::max(v / static_cast<double>(blocks), least / static_cast<double>(block));
+        v = std::max(v / static_cast<double>(blocks), least);
     }
     // Times after the sweep's line during which the room still answers, and before it.
     constexpr double after = 0.6;

@@ -165,7 +165,10 @@ Heard hear(const std::vector<double>& play,
             room += tail[k] * std::polar(ways.front().factor,
                                          -twoPi * f * (ways.front().delay + chain.latency));
         }
-        M[k] = k == 0 ? Complex{} : P[k] * h(f) * room;
+        // At rest the answer is real: what it is just above.
+        constexpr double atRest = 0.01; // Hz
+        const Complex answer = k == 0 ? Complex{h(atRest).real()} : h(f);
+        M[k] = P[k] * answer * room;
         R[k] = clean[k] * std::polar(1.0, -twoPi * f * chain.latency);
     }
     Heard heard{signal::transformBack(M, length), signal::transformBack(R, length)};

@@ -6,6 +6,7 @@
 
 #include <algorithm>
 #include <cerrno>
+#include <cmath>
 #include <cstring>
 #include <map>
 
@@ -56,6 +57,16 @@ constexpr const char* schemaOfVersion3 = R"(
 CREATE TABLE photo(
   key TEXT PRIMARY KEY,
   bytes BLOB NOT NULL
+) STRICT;
+)";
+
+/// What version 4 added: raw samples, 32-bit float, little-endian.
+constexpr const char* schemaOfVersion4 = R"(
+CREATE TABLE recording(
+  key TEXT PRIMARY KEY,
+  rate REAL NOT NULL,
+  measured BLOB NOT NULL,
+  reference BLOB NOT NULL
 ) STRICT;
 )";
 
@@ -259,7 +270,44 @@ Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const
 struct Shared {
     std::map<std::string, std::shared_ptr<const curve::Curve>> curves;
     std::map<std::string, std::shared_ptr<const std::string>> photos;
+    std::map<std::string, std::shared_ptr<const signal::Recording>> recordings;
 };
+
+std::string asFloats(const std::vector<double>& samples) {
+    std::string bytes(samples.size() * sizeof(float), '\0');
+    for (std::size_t n = 0; n < samples.size(); ++n) {
+        const auto v = static_cast<float>(samples[n]);
+        std::memcpy(bytes.data() + n * sizeof v, &v, sizeof v);
+    }
+    return bytes;
+}
+
+std::vector<double> fromFloats(const std::string& bytes) {
+    std::vector<double> samples(bytes.size() / sizeof(float));
+    for (std::size_t n = 0; n < samples.size(); ++n) {
+        float v{};
+        std::memcpy(&v, bytes.data() + n * sizeof v, sizeof v);
+        samples[n] = static_cast<double>(v);
+    }
+    return samples;
+}
+
+Result<signal::Recording>
+readRecording(sqlite3* database, const std::string& path, const std::string& key) {
+    Statement statement(database, "SELECT rate, measured, reference FROM recording WHERE key = ?");
+    statement.bind(1, key);
+    if (!statement.step()) {
+        return Error{path, "recording " + key + " is missing", "the file is damaged"};
+    }
+    signal::Recording recording{
+        statement.number(0), fromFloats(statement.bytes(1)), fromFloats(statement.bytes(2))};
+    const auto finite = [](double v) { return std::isfinite(v); };
+    if (!(recording.rate > 0.0) || !std::ranges::all_of(recording.measured, finite) ||
+        !std::ranges::all_of(recording.reference, finite)) {
+        return Error{path, "recording " + key + " is not as it should be", "the file is damaged"};
+    }
+    return recording;
+}
 
 Result<std::string> readPhoto(sqlite3* database, const std::string& path, const std::string& key) {
     Statement statement(database, "SELECT bytes FROM photo WHERE key = ?");
@@ -285,6 +333,14 @@ readJob(sqlite3* database, const std::string& path, const std::string& document,
             held = std::make_shared<const curve::Curve>(std::move(curve));
         }
         take.curve = held;
+        if (const std::string& samples = take.recorded.samples; !samples.empty()) {
+            auto& recording = shared.recordings[samples];
+            if (!recording) {
+                YF_TRY(read, readRecording(database, path, samples));
+                recording = std::make_shared<const signal::Recording>(std::move(read));
+            }
+            take.recording = recording;
+        }
     }
     for (Photo& photo : job->photos) {
         auto& held = shared.photos[photo.key];
@@ -357,7 +413,7 @@ Done Store::fill(const Record& record) {
                    "PRAGMA foreign_keys=ON; BEGIN IMMEDIATE; PRAGMA application_id=" +
                        std::to_string(applicationId) +
                        "; PRAGMA user_version=" + std::to_string(formatVersion) + ";" + schema +
-                       schemaOfVersion2 + schemaOfVersion3));
+                       schemaOfVersion2 + schemaOfVersion3 + schemaOfVersion4));
     static_cast<void>(prepared);
     for (const Step& step : history.steps()) {
         YF_TRY(written, writeStep(step, Moved::appended));
@@ -460,8 +516,27 @@ Result<Record> Store::load() const {
     return record;
 }
 
+Done Store::writeRecording(const Take& take) {
+    if (!take.recording) {
+        return done();
+    }
+    Statement present(database_, "SELECT 1 FROM recording WHERE key = ?");
+    present.bind(1, take.recorded.samples);
+    if (present.step()) {
+        return done();
+    }
+    Statement insert(database_, "INSERT INTO recording VALUES(?,?,?,?)");
+    insert.bind(1, take.recorded.samples)
+        .bind(2, take.recording->rate)
+        .bindBytes(3, asFloats(take.recording->measured))
+        .bindBytes(4, asFloats(take.recording->reference));
+    return finish(path_, database_, insert);
+}
+
 Done Store::writeShared(const Job& job) {
     for (const Take& take : job.takes) {
+        YF_TRY(recorded, writeRecording(take));
+        static_cast<void>(recorded);
         Statement present(database_, "SELECT 1 FROM curve WHERE key = ?");
         present.bind(1, take.curveKey);
         if (present.step()) {
@@ -557,10 +632,11 @@ Done Store::bringUpToDate() {
     if (pragma(database_, "user_version") >= formatVersion) {
         return done();
     }
-    const bool first = pragma(database_, "user_version") < 2;
+    const sqlite3_int64 version = pragma(database_, "user_version");
     return execute(path_,
                    database_,
-                   std::string(first ? schemaOfVersion2 : "") + schemaOfVersion3 +
+                   std::string(version < 2 ? schemaOfVersion2 : "") +
+                       (version < 3 ? schemaOfVersion3 : "") + schemaOfVersion4 +
                        "PRAGMA user_version=" + std::to_string(formatVersion));
 }
 

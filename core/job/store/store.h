@@ -14,7 +14,7 @@ namespace yf::job::store {
 inline constexpr int applicationId = 0x59464A42;
 
 /// Version of the schema, in user_version. docs/job-format.md describes it.
-inline constexpr int formatVersion = 3;
+inline constexpr int formatVersion = 4;
 
 /// Steps kept for undo after reopening.
 inline constexpr std::size_t keptSteps = 200;
@@ -69,6 +69,7 @@ private:
     [[nodiscard]] Done writeStep(const Step& step, Moved moved);
     [[nodiscard]] Done writeLog(const LogEntry& entry, bool replacesLast);
     [[nodiscard]] Done writeSnapshot(const Snapshot& snapshot);
+    [[nodiscard]] Done writeRecording(const Take& take);
     [[nodiscard]] Done writeShared(const Job& job);
 
     std::string path_;

@@ -1,0 +1,362 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/make_take.h"
+
+#include "core/base/digest.h"
+#include "core/measure/deconvolve.h"
+#include "core/quantity/level.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <bit>
+#include <cmath>
+
+namespace yf::job {
+
+namespace {
+
+using curve::Complex;
+
+/// As they are kept: what is computed today and from the file next year is the same.
+void roundToFloat(std::vector<double>& samples) {
+    for (double& v : samples) {
+        v = static_cast<double>(static_cast<float>(v));
+    }
+}
+
+std::string placeText(const Recorded& r) {
+    if (r.place == MicPlace::nearCone) {
+        return "near the cone";
+    }
+    if (r.place == MicPlace::nearPort) {
+        return "in the port";
+    }
+    if (r.angle == 0.0) {
+        return "on axis";
+    }
+    const bool across = r.plane == measure::Plane::horizontal;
+    const std::string side =
+        across ? (r.angle > 0.0 ? "right" : "left") : (r.angle > 0.0 ? "up" : "down");
+    return text::printNumber(std::abs(r.angle)) + "° " + side;
+}
+
+/// Where a response may be believed once it is gated.
+curve::Range believed(const measure::Examined& e,
+                      const signal::Sweep& sweep,
+                      const signal::Gate& gate,
+                      const curve::Axis& axis) {
+    const auto band = measure::trustedBand(e, sweep, gate.lowestValid());
+    if (!band) {
+        return {axis.front(), axis.front()};
+    }
+    return {std::max(band->from, axis.front()), std::min(band->to, axis.back())};
+}
+
+struct Responded {
+    const TakeOrder& order;
+    const signal::Sweep& sweep;
+    const measure::Examined& examined;
+};
+
+Result<MadeTake> responseOf(const Responded& r, std::optional<signal::Gate> asked) {
+    const Recorded& recorded = r.order.recorded;
+    const bool absolute = recorded.fullScalePressure && recorded.fullScaleVoltage;
+    const double factor =
+        absolute
+            ? measure::FullScale{*recorded.fullScalePressure, *recorded.fullScaleVoltage}.factor(
+                  r.order.drive)
+            : 1.0;
+    const double silence = static_cast<double>(r.sweep.after) / r.sweep.rate;
+    MadeTake made;
+    constexpr double before = 0.02;
+    made.impulse = signal::impulseOf(r.examined.response,
+                                     r.examined.spectra.length,
+                                     r.sweep.rate,
+                                     before,
+                                     std::max(0.05, 0.9 * silence));
+    for (double& v : made.impulse->samples) {
+        v *= factor;
+    }
+    made.arrival = signal::arrival(*made.impulse);
+    made.delay = signal::delayOf(*made.impulse, 0.012);
+    made.reflection = signal::firstReflection(*made.impulse, made.arrival);
+    const double rest = made.impulse->duration() - made.impulse->timeZero - made.arrival;
+    if (asked) {
+        made.gate = *asked;
+    } else {
+        made.gate = recorded.place == MicPlace::farField
+                        ? signal::proposedGate(*made.impulse, made.arrival)
+                        : signal::Gate{.right = std::min(rest, 0.5)};
+        made.gate.left = recorded.gateLeft;
+        made.gate.right = recorded.gateRight.value_or(made.gate.right);
+    }
+    made.gate.right = std::clamp(made.gate.right, 3e-4, std::max(rest, 3e-4));
+    const double lowest = std::max(r.sweep.start, made.gate.lowestValid() / 2.0);
+    const curve::Axis axis =
+        curve::within(curve::designAxis(), lowest, std::min(r.sweep.end, 0.45 * r.sweep.rate));
+    constexpr std::size_t least = 8;
+    if (axis.size() < least) {
+        return Error{"gate_right_s",
+                     text::printEngineering(made.gate.right, "s"),
+                     "the gate leaves no frequency to look at: make it longer"};
+    }
+    auto values = signal::gatedResponse(*made.impulse, made.arrival, made.gate, axis);
+    if (!recorded.microphoneTable.empty()) {
+        YF_TRY(table, measure::readMicrophone(recorded.microphoneTable, "microphone_table"));
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            values[i] /= table.at(axis[i]);
+        }
+    }
+    const bool referenced =
+        r.examined.referenced && !r.examined.verdict.has(measure::Fault::referenceMissing);
+    made.take.curve =
+        std::make_shared<const curve::Curve>(axis,
+                                             std::move(values),
+                                             referenced ? curve::Phase::common : curve::Phase::own,
+                                             believed(r.examined, r.sweep, made.gate, axis));
+    made.take.gate = made.gate.right;
+    made.take.understood = "Arrival " + text::printEngineering(made.arrival, "s", 4) + ", gate " +
+                           text::printEngineering(made.gate.right, "s") + ", valid from " +
+                           text::printEngineering(made.gate.lowestValid(), "Hz") + ".";
+    const double latency = r.examined.latency + (referenced ? made.arrival : 0.0);
+    made.distortion = signal::distortion(
+        r.examined.measured,
+        r.examined.spectra,
+        r.sweep,
+        latency,
+        curve::within(curve::designAxis(), r.sweep.fullFrom(), r.sweep.fullTo()));
+    return made;
+}
+
+driver::Jig jigOf(const Recorded& recorded) {
+    return {.sense = recorded.sense.value_or(10.0), .lead = recorded.lead};
+}
+
+Result<MadeTake> impedanceTake(const Responded& r) {
+    const curve::Axis axis =
+        curve::within(curve::designAxis(), r.sweep.fullFrom(), std::min(20000.0, r.sweep.fullTo()));
+    YF_TRY(
+        jig,
+        driver::impedanceOf(driver::ratiosOf(r.examined, r.sweep, axis), jigOf(r.order.recorded)));
+    MadeTake made;
+    made.take.curve = std::make_shared<const curve::Curve>(jig.impedance);
+    made.take.understood =
+        "Sense resistor " + text::printEngineering(*r.order.recorded.sense, "Ω") + ", leads " +
+        text::printEngineering(r.order.recorded.lead, "Ω") + " taken off, uncertainty " +
+        text::printSignificant(100.0 * jig.u[jig.u.size() / 2], 2) + " %.";
+    made.jig = std::move(jig);
+    return made;
+}
+
+Result<MadeTake> made(const TakeOrder& order, std::optional<signal::Gate> gate) {
+    YF_TRY(sweep, signal::makeSweep(order.recorded.sweep));
+    if (order.recording.measured.empty()) {
+        return Error{"recording", "holds no samples", "record it again"};
+    }
+    const measure::Examined examined = measure::examine(order.recording, sweep, order.lossFlagged);
+    const Responded responded{order, sweep, examined};
+    auto result =
+        order.kind == TakeKind::response ? responseOf(responded, gate) : impedanceTake(responded);
+    if (!result) {
+        return result;
+    }
+    Take& take = result->take;
+    take.kind = order.kind;
+    take.date = order.date;
+    take.distance = order.distance;
+    take.drive = order.drive;
+    take.recorded = order.recorded;
+    take.recorded.faults.clear();
+    for (const measure::Fault fault : examined.verdict.faults) {
+        take.recorded.faults.emplace_back(measure::faultName(fault));
+    }
+    take.name = order.kind == TakeKind::impedance ? "impedance" : placeText(order.recorded);
+    result->verdict = examined.verdict;
+    result->medianSignalToNoise = examined.verdict.medianSignalToNoise;
+    return result;
+}
+
+std::string freshId(const Job& job) {
+    std::size_t number = job.takes.size() + 1;
+    while (findTake(job, "take-" + std::to_string(number)) != nullptr) {
+        ++number;
+    }
+    return "take-" + std::to_string(number);
+}
+
+Error unknownTake(const std::string& id) {
+    return {"take", "'" + id + "' is not in the job", "choose one of its list"};
+}
+
+Result<Job>
+withChanged(const Job& job, const std::string& id, const std::function<Done(Job&, Take&)>& change) {
+    Job changed = job;
+    const auto found = std::ranges::find(changed.takes, id, &Take::id);
+    if (found == changed.takes.end()) {
+        return unknownTake(id);
+    }
+    YF_TRY(all, change(changed, *found));
+    static_cast<void>(all);
+    return changed;
+}
+
+} // namespace
+
+std::string samplesKey(const signal::Recording& recording) {
+    Digest digest;
+    const auto mix = [&](const std::vector<double>& samples) {
+        for (const double v : samples) {
+            const auto bits = std::bit_cast<std::uint32_t>(static_cast<float>(v));
+            for (unsigned byte = 0; byte < 4; ++byte) {
+                digest.add(static_cast<unsigned char>((bits >> (8U * byte)) & 0xFFU));
+            }
+        }
+        digest.add(0x5A);
+    };
+    mix({recording.rate});
+    mix(recording.measured);
+    mix(recording.reference);
+    return digest.hex();
+}
+
+Result<MadeTake> makeTake(const TakeOrder& order) {
+    TakeOrder kept = order;
+    roundToFloat(kept.recording.measured);
+    roundToFloat(kept.recording.reference);
+    auto result = made(kept, std::nullopt);
+    if (result) {
+        result->take.recorded.samples = samplesKey(kept.recording);
+        result->take.recording =
+            std::make_shared<const signal::Recording>(std::move(kept.recording));
+    }
+    return result;
+}
+
+Result<MadeTake> remakeTake(const Take& take, std::optional<signal::Gate> gate) {
+    if (!take.recording) {
+        return Error{
+            "take", "'" + take.name + "' holds no samples", "only a take recorded here does"};
+    }
+    TakeOrder order{.kind = take.kind,
+                    .recorded = take.recorded,
+                    .recording = *take.recording,
+                    .date = take.date,
+                    .distance = take.distance,
+                    .drive = take.drive};
+    order.lossFlagged = std::ranges::find(take.recorded.faults, std::string("dropout")) !=
+                        take.recorded.faults.end();
+    auto result = made(order, gate);
+    if (result) {
+        Take& again = result->take;
+        again.id = take.id;
+        again.name = take.name;
+        again.note = take.note;
+        again.recording = take.recording;
+        again.smoothing = take.smoothing;
+        if (gate) {
+            again.recorded.gateLeft = gate->left;
+            again.recorded.gateRight = result->gate.right;
+        }
+        again.curveKey = curveKey(*again.curve);
+    }
+    return result;
+}
+
+Result<driver::FitResult> parametersOf(const Take& take) {
+    if (take.recording) {
+        YF_TRY(again, remakeTake(take));
+        YF_TRY(parameters, driver::parametersOf({.take = *again.jig, .jig = jigOf(take.recorded)}));
+        driver::FitResult fit = parameters.fit;
+        fit.u = parameters.u;
+        return fit;
+    }
+    return driver::fitImpedance({.impedance = *take.curve});
+}
+
+Edit addRecordedTake(Take take) {
+    YF_EXPECT(take.curve != nullptr);
+    std::string name = "Record " + take.name;
+    return {std::move(name),
+            [take = std::move(take)](const Job& job) -> Result<Job> {
+                Job changed = job;
+                Take joined = take;
+                joined.id = freshId(job);
+                joined.curveKey = curveKey(*joined.curve);
+                const Recorded& r = joined.recorded;
+                const auto driver = std::ranges::find(changed.drivers, r.driver, &Driver::id);
+                if (!r.driver.empty() && driver == changed.drivers.end()) {
+                    return Error{"driver", "'" + r.driver + "' is not in the job", ""};
+                }
+                const bool onAxis = r.place == MicPlace::farField && r.angle == 0.0;
+                if (!r.driver.empty() && !r.keptAnyway) {
+                    if (joined.kind == TakeKind::impedance) {
+                        driver->impedanceTake = joined.id;
+                    } else if (onAxis) {
+                        driver->responseTake = joined.id;
+                    }
+                }
+                changed.takes.push_back(std::move(joined));
+                return changed;
+            },
+            {}};
+}
+
+Edit regateTake(const std::string& id, signal::Gate gate, std::string mergeKey) {
+    return {"Gate to " + text::printEngineering(gate.right, "s"),
+            [id, gate](const Job& job) {
+                return withChanged(job, id, [&](Job& /*job*/, Take& take) -> Done {
+                    YF_TRY(again, remakeTake(take, gate));
+                    take = std::move(again.take);
+                    return done();
+                });
+            },
+            std::move(mergeKey)};
+}
+
+Edit describeTake(const std::string& id, const std::string& note, const std::string& condition) {
+    return {"Describe a take",
+            [=](const Job& job) {
+                return withChanged(job, id, [&](Job& /*job*/, Take& take) -> Done {
+                    take.note = note;
+                    take.recorded.condition = condition;
+                    return done();
+                });
+            },
+            "describe " + id};
+}
+
+Edit useTake(const std::string& driver, const std::string& id) {
+    return {"Use another take",
+            [=](const Job& job) {
+                return withChanged(job, id, [&](Job& changed, Take& take) -> Done {
+                    const auto found = std::ranges::find(changed.drivers, driver, &Driver::id);
+                    if (found == changed.drivers.end()) {
+                        return Error{"driver", "'" + driver + "' is not in the job", ""};
+                    }
+                    (take.kind == TakeKind::response ? found->responseTake : found->impedanceTake) =
+                        id;
+                    return done();
+                });
+            },
+            {}};
+}
+
+TakeAbout aboutOf(const Job& job, const Take& take) {
+    TakeAbout about{take.recorded.cabinet, take.recorded.driver};
+    if (about.cabinet.empty() && about.driver.empty()) {
+        for (const Driver& driver : job.drivers) {
+            if (driver.responseTake == take.id || driver.impedanceTake == take.id) {
+                about.driver = driver.id;
+            }
+        }
+    }
+    for (const Cabinet& cabinet : job.cabinets) {
+        if (about.cabinet.empty() && !about.driver.empty() &&
+            std::ranges::find(cabinet.mounts, about.driver, &Mount::driver) !=
+                cabinet.mounts.end()) {
+            about.cabinet = cabinet.id;
+        }
+    }
+    return about;
+}
+
+} // namespace yf::job

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "devices/sound.h"
+
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+#include <thread>
+
+namespace yf::devices {
+
+namespace {
+
+class Simulated final : public SoundDevice {
+public:
+    Simulated(sim::SoundBench bench, Wired wired, double pace)
+        : bench_(std::move(bench)), wired_(wired), pace_(pace) {}
+
+    [[nodiscard]] const SoundPort& port() const override { return port_; }
+
+    [[nodiscard]] Result<SoundCaught> run(const SoundOrder& order, SoundWatch& watch) override {
+        const sim::Heard heard = wired_ == Wired::jig
+                                     ? sim::hearJig(bench_, order.play, order.rate)
+                                     : sim::hearResponse(bench_, order.play, order.rate);
+        const std::size_t came = played(heard, order.rate, watch);
+        SoundCaught caught{.rate = order.rate, .cut = came < heard.measured.size()};
+        for (const int input : order.inputs) {
+            // Two inputs, as a plain interface has them; others are silent.
+            const auto& channel = input == 1 ? heard.measured : heard.reference;
+            std::vector<double> samples(came);
+            if (input == 1 || input == 2) {
+                std::copy_n(channel.begin(), came, samples.begin());
+            }
+            caught.inputs.push_back(std::move(samples));
+        }
+        return caught;
+    }
+
+private:
+    /// Lets the time pass, tells the level, heeds a stop; the samples that had come by then.
+    std::size_t played(const sim::Heard& heard, double rate, SoundWatch& watch) const {
+        const std::size_t total = heard.measured.size();
+        const auto block = static_cast<std::size_t>(0.02 * rate);
+        for (std::size_t n = 0; n < total; n += block) {
+            if (watch.stop) {
+                return n;
+            }
+            const std::size_t end = std::min(n + block, total);
+            const std::array<const std::vector<double>*, 2> channels{&heard.measured,
+                                                                     &heard.reference};
+            for (std::size_t c = 0; c < channels.size(); ++c) {
+                float most = watch.peaks[c];
+                for (std::size_t k = n; k < end; ++k) {
+                    most = std::max(most, static_cast<float>(std::abs((*channels[c])[k])));
+                }
+                watch.peaks[c] = most;
+            }
+            watch.share = static_cast<double>(end) / static_cast<double>(total);
+            if (pace_ > 0.0) {
+                std::this_thread::sleep_for(
+                    std::chrono::duration<double>(static_cast<double>(end - n) / rate / pace_));
+            }
+        }
+        return total;
+    }
+
+    sim::SoundBench bench_;
+    Wired wired_;
+    double pace_;
+    SoundPort port_{simulatedPort()};
+};
+
+} // namespace
+
+SoundPort simulatedPort() {
+    return {.id = simulatedId,
+            .name = "Simulated bench",
+            .inputs = 2,
+            .outputs = 1,
+            .rates = {44100.0, 48000.0, 96000.0, 192000.0},
+            .simulated = true};
+}
+
+std::unique_ptr<SoundDevice> simulatedSound(sim::SoundBench bench, Wired wired, double pace) {
+    return std::make_unique<Simulated>(std::move(bench), wired, pace);
+}
+
+} // namespace yf::devices
