@@ -402,7 +402,7 @@ void MainWindow::updateTitle() {
 }
 
 bool MainWindow::settled() const {
-    return desk_.settled() && findings_->settled();
+    return desk_.settled() && findings_->settled() && (stage_ == nullptr || !stage_->working());
 }
 
 void MainWindow::showStage(Stage* stage) {
@@ -890,6 +890,8 @@ void MainWindow::reveal(const QString& part) {
         }
     } else if (part.startsWith(QLatin1String("check:"))) {
         stage_->reveal(part);
+    } else if (part.startsWith(QLatin1String("measure:"))) {
+        stage_->reveal(part.mid(8));
     } else if (part == QLatin1String("snapshot")) {
         holdSnapshot();
     }

@@ -57,6 +57,9 @@ public:
     /// Whether it is about the driver chosen: it stays when another is clicked on the Front.
     [[nodiscard]] virtual bool followsDriver() const { return false; }
 
+    /// Whether something is still being made aside that its picture will show.
+    [[nodiscard]] virtual bool working() const { return false; }
+
     virtual void display(const Sight& sight) = 0;
 
     /// Leads the eye to where a figure of the line comes from ("impedance", "parts").

@@ -7,6 +7,7 @@
 #include "demo/bench.h"
 #include "demo/drivers.h"
 #include "demo/projection_room.h"
+#include "demo/recorded.h"
 
 #include <algorithm>
 
@@ -264,6 +265,8 @@ Result<Record> lanternHall(const std::vector<HallTable>& tables) {
         YF_TRY(added, job::apply(record, job::addReading(reading), reading.at));
         static_cast<void>(added);
     }
+    YF_TRY(recorded, job::apply(record, recordAsReceived(), minute(at - 1)));
+    static_cast<void>(recorded);
     YF_TRY(taken, job::takeSnapshot(record, "as received", minute(at++)));
     static_cast<void>(taken);
     YF_TRY(changed, job::apply(record, renewed(), minute(at++)));

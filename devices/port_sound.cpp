@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "devices/sound.h"
 
+#include <alsa/asoundlib.h>
+#include <jack/jack.h>
 #include <portaudio.h>
 
 #include <algorithm>
@@ -16,6 +18,15 @@ namespace yf::devices {
 
 namespace {
 
+void hush(const char* /*file*/,
+          int /*line*/,
+          const char* /*function*/,
+          int /*code*/,
+          const char* /*text*/,
+          ...) {}
+
+void hushed(const char* /*text*/) {}
+
 /// A stream that stood still can't be closed: the library would wait for a server that has gone.
 /// It is left as it is, and no other is opened until the program starts anew.
 std::atomic<bool> abandoned{};
@@ -27,6 +38,10 @@ public:
         const std::lock_guard lock(mutex());
         // A server must not be started behind the user's back.
         ::setenv("JACK_NO_START_SERVER", "1", 0);
+        // A page of complaints for a machine without a sound card helps nobody.
+        snd_lib_error_set_handler(&hush);
+        jack_set_error_function(&hushed);
+        jack_set_info_function(&hushed);
         ok_ = !abandoned && Pa_Initialize() == paNoError;
     }
 

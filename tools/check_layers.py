@@ -22,6 +22,7 @@ LIBRARIES = {
     "sndfile.h": ["core/signal"],
     "portaudio.h": ["devices"],
     "jack/": ["devices"],
+    "alsa/": ["devices"],
 }
 # room: the prefixes of our own headers that it may include; Qt or not
 RULES = {
@@ -51,7 +52,7 @@ RULES = {
 # Parts of the window that know neither each other nor the job file.
 STAGES = ["app/check/", "app/intake/", "app/practice/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
 # Shared rooms that only some of them need.
-USES = {"app/check/": ["app/instruments/", "devices/"], "app/practice/": ["app/check/"]}
+USES = {"app/check/": ["app/instruments/", "devices/"], "app/practice/": ["app/check/"], "app/measure/": ["devices/sound.h"]}
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
 
 

@@ -1,141 +1,110 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/measure/measure_stage.h"
 
-#include "app/plots/curves.h"
+#include "app/measure/curves_page.h"
+#include "app/measure/decay_page.h"
+#include "app/measure/parameters_page.h"
+#include "app/measure/record_page.h"
+#include "app/measure/take_list.h"
+#include "app/measure/take_works.h"
+#include "app/measure/time_page.h"
 #include "app/plots/plot.h"
 #include "app/widgets/dropped_files.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 
 #include <QDragEnterEvent>
 #include <QGridLayout>
 #include <QLabel>
-#include <QLocale>
 #include <QPushButton>
+#include <QStackedWidget>
+#include <QToolButton>
 
 namespace yf::app {
 
 namespace {
 
-using job::TakeKind;
+enum Page { curvesPage, recordPage, timePage, decayPage, parametersPage };
 
-QLabel* wordsLabel(QWidget* parent, const QString& name) {
-    auto* label = new QLabel(parent);
-    label->setObjectName(name);
-    label->setWordWrap(true);
-    label->setTextFormat(Qt::PlainText);
-    return label;
-}
-
-QString toldOf(const job::Take* take, TakeKind kind) {
-    if (take == nullptr) {
-        return kind == TakeKind::response
-                   ? MeasureStage::tr("No response yet. Drop a table of frequency, level and phase "
-                                      "on the driver; without it no sum can be shown.")
-                   : MeasureStage::tr("No impedance yet. Drop a table of frequency, ohms and phase "
-                                      "on the driver; without it no network can be computed.");
-    }
-    QStringList said{words(take->name) +
-                     (take->date.empty() ? QString{} : QStringLiteral(" · ") + words(take->date)) +
-                     QStringLiteral(" ·")};
-    said << spoken(take->understood);
-    const curve::Range trusted = take->curve->trusted();
-    if (trusted != take->curve->extent()) {
-        said << MeasureStage::tr("Believed from %1 to %2; drawn thin and broken beyond.")
-                    .arg(figures(text::printEngineering(trusted.from, "Hz")),
-                         figures(text::printEngineering(trusted.to, "Hz")));
-    }
-    if (take->curve->phase() == curve::Phase::none) {
-        said << MeasureStage::tr("No phase: it cannot be summed or loaded yet.");
-    } else if (take->curve->phase() == curve::Phase::minimum) {
-        said << MeasureStage::tr(
-            "Phase computed from the levels (minimum phase); it holds no flight time.");
-    }
-    return said.join(u' ');
-}
-
-QString footOf(const job::Take* take) {
-    if (take == nullptr) {
-        return {};
-    }
-    const QLocale locale;
-    QStringList said{take->smoothing == 0 ? MeasureStage::tr("unsmoothed")
-                                          : MeasureStage::tr("1/%1 octave").arg(take->smoothing)};
-    if (take->kind == TakeKind::response) {
-        said << MeasureStage::tr("%1 V, %2 m")
-                    .arg(locale.toString(take->drive, 'g', 3),
-                         locale.toString(take->distance, 'g', 3));
-        said
-            << (take->gate
-                    ? MeasureStage::tr("gate %1 ms").arg(locale.toString(*take->gate * 1e3, 'g', 3))
-                    : MeasureStage::tr("no gate noted"));
-    }
-    if (!take->date.empty()) {
-        said << words(take->date);
-    }
-    return said.join(QStringLiteral(", "));
-}
+const char* const pageIds[] = {"curves", "record", "time", "decay", "parameters"};
 
 } // namespace
 
 MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_measure"));
     setAcceptDrops(true);
-    name_ = wordsLabel(this, QStringLiteral("measure_driver"));
-    QFont big = font();
-    big.setPointSizeF(14.0);
-    big.setWeight(QFont::DemiBold);
-    name_->setFont(big);
+    works_ = new TakeWorks(this);
+    name_ = wrappedLabel(this, QStringLiteral("measure_driver"), 14.0, QFont::DemiBold);
+    name_->setWordWrap(false);
     open_ = new QPushButton(tr("Open table …"), this);
     open_->setObjectName(QStringLiteral("measure_open"));
-    connect(open_, &QPushButton::clicked, this, [this] { Q_EMIT tablesWanted(words(driver_)); });
-    responseTold_ = wordsLabel(this, QStringLiteral("measure_response_told"));
-    impedanceTold_ = wordsLabel(this, QStringLiteral("measure_impedance_told"));
-    const auto minimum = [this](TakeKind kind, const QString& name) {
-        auto* button = new QPushButton(tr("Use the minimum phase"), this);
-        button->setObjectName(name);
-        button->setToolTip(tr("Computes the phase from the levels: right for a single driver but "
-                              "for its flight time. Joins as a new take; can be undone."));
-        connect(button, &QPushButton::clicked, this, [this, kind] {
-            Q_EMIT edited(job::useMinimumPhase(driver_, kind));
-        });
-        return button;
-    };
-    minimumResponse_ = minimum(TakeKind::response, QStringLiteral("measure_minimum_response"));
-    minimumImpedance_ = minimum(TakeKind::impedance, QStringLiteral("measure_minimum_impedance"));
-    plots_ = {
-        new Plot(PlotKind::level, QStringLiteral("measure_plot_response"), tr("Response"), this),
-        new Plot(PlotKind::phase,
-                 QStringLiteral("measure_plot_response_phase"),
-                 tr("Response phase"),
-                 this),
-        new Plot(
-            PlotKind::impedance, QStringLiteral("measure_plot_impedance"), tr("Impedance"), this),
-        new Plot(PlotKind::phase,
-                 QStringLiteral("measure_plot_impedance_phase"),
-                 tr("Impedance phase"),
-                 this)};
-    linkCrosshairs(plots_);
-
-    auto* grid = new QGridLayout(this);
-    grid->setContentsMargins(8, 4, 8, 4);
-    grid->setHorizontalSpacing(8);
-    grid->setVerticalSpacing(4);
-    auto* head = new QHBoxLayout;
-    head->addWidget(name_, 1);
-    head->addWidget(open_);
-    grid->addLayout(head, 0, 0, 1, 2);
-    for (int column = 0; column < 2; ++column) {
-        auto* told = new QHBoxLayout;
-        told->addWidget(column == 0 ? responseTold_ : impedanceTold_, 1, Qt::AlignTop);
-        told->addWidget(column == 0 ? minimumResponse_ : minimumImpedance_, 0, Qt::AlignTop);
-        grid->addLayout(told, 1, column);
-        const qsizetype first = column == 0 ? 0 : 2;
-        grid->addWidget(plots_[first], 2, column);
-        grid->addWidget(plots_[first + 1], 3, column);
-        grid->setColumnStretch(column, 1);
+    connect(
+        open_, &QPushButton::clicked, this, [this] { Q_EMIT tablesWanted(words(sight_.driver)); });
+    takes_ = new TakeList(this);
+    takes_->setFixedWidth(190);
+    curves_ = new CurvesPage(this);
+    record_ = new RecordPage(this);
+    time_ = new TimePage(works_, this);
+    decay_ = new DecayPage(works_, this);
+    parameters_ = new ParametersPage(works_, this);
+    pages_ = new QStackedWidget(this);
+    for (QWidget* page : {static_cast<QWidget*>(curves_),
+                          static_cast<QWidget*>(record_),
+                          static_cast<QWidget*>(time_),
+                          static_cast<QWidget*>(decay_),
+                          static_cast<QWidget*>(parameters_)}) {
+        pages_->addWidget(page);
     }
-    grid->setRowStretch(2, 5);
-    grid->setRowStretch(3, 3);
+    auto* head = new QHBoxLayout;
+    head->addWidget(name_);
+    head->addSpacing(8);
+    const QString titles[] = {
+        tr("Curves"), tr("Record"), tr("Time and gate"), tr("Decay"), tr("Parameters")};
+    for (int page = 0; page < pages_->count(); ++page) {
+        auto* tab = new QToolButton(this);
+        tab->setObjectName(QStringLiteral("measure_tab_%1").arg(QLatin1String(pageIds[page])));
+        tab->setText(titles[page]);
+        tab->setCheckable(true);
+        tab->setAutoExclusive(true);
+        tab->setProperty("chip", true);
+        connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
+        head->addWidget(tab);
+        tabs_ << tab;
+    }
+    head->addStretch(1);
+    head->addWidget(open_);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(8);
+    body->addWidget(takes_);
+    body->addWidget(pages_, 1);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(8, 4, 8, 4);
+    column->setSpacing(4);
+    column->addLayout(head);
+    column->addLayout(body, 1);
+    connect(takes_, &TakeList::chosenChanged, this, &MeasureStage::showTakes);
+    connect(takes_, &TakeList::tickedChanged, this, &MeasureStage::showTakes);
+    connect(takes_,
+            &TakeList::described,
+            this,
+            [this](const QString& take, const QString& note, const QString& condition) {
+                Q_EMIT edited(job::describeTake(
+                    take.toStdString(), note.toStdString(), condition.toStdString()));
+            });
+    connect(takes_, &TakeList::useWanted, this, [this](const QString& take) {
+        Q_EMIT edited(job::useTake(sight_.driver, take.toStdString()));
+    });
+    connect(curves_, &CurvesPage::edited, this, &MeasureStage::edited);
+    connect(record_, &RecordPage::edited, this, &MeasureStage::edited);
+    connect(works_, &TakeWorks::made, this, &MeasureStage::showTakes);
+    connect(works_, &TakeWorks::gated, this, [this](const job::Take& take) {
+        Q_EMIT edited(job::replaceTake(take));
+    });
+    showPage(curvesPage);
+}
+
+bool MeasureStage::working() const {
+    return works_->busy();
 }
 
 QString MeasureStage::state(const Sight& sight) const {
@@ -144,58 +113,86 @@ QString MeasureStage::state(const Sight& sight) const {
 }
 
 void MeasureStage::display(const Sight& sight) {
-    driver_ = sight.driver;
+    sight_ = sight;
     const job::Job& job = sight.shown().job;
-    const job::Driver* driver = job::findDriver(job, driver_);
+    const job::Driver* driver = job::findDriver(job, sight.driver);
     open_->setEnabled(driver != nullptr);
     name_->setText(driver == nullptr ? tr("No driver chosen") : words(driver->name));
-    band_ = driver == nullptr ? job::Band::low : driver->band;
-    for (qsizetype i = 0; i < plots_.size(); ++i) {
-        scales_[i] = sealedScale(job, plots_[i]->kind());
-    }
-    for (const TakeKind kind : {TakeKind::response, TakeKind::impedance}) {
-        showTake(driver == nullptr ? nullptr : job::takeInUse(job, *driver, kind), kind);
-    }
+    takes_->display(job, sight.cabinet, sight.driver);
+    record_->display(sight);
+    showTakes();
 }
 
-void MeasureStage::showTake(const job::Take* take, TakeKind kind) {
-    const bool response = kind == TakeKind::response;
-    (response ? responseTold_ : impedanceTold_)->setText(toldOf(take, kind));
-    (response ? minimumResponse_ : minimumImpedance_)
-        ->setVisible(take != nullptr && take->curve->phase() == curve::Phase::none);
-    Picture size{.empty = response ? tr("no response yet") : tr("no impedance yet"),
-                 .foot = footOf(take)};
-    Picture phase{.empty = tr("no phase")};
-    if (take != nullptr) {
-        const TraceName name{response ? QStringLiteral("response") : QStringLiteral("impedance"),
-                             response ? tr("level") : tr("|Z|")};
-        size.traces = {
-            traceOf(name, strokeOf(band_), *take->curve, response ? Shown::level : Shown::modulus)};
-        if (take->curve->phase() != curve::Phase::none) {
-            phase.traces = {
-                traceOf({name.id, tr("phase")}, strokeOf(band_), *take->curve, Shown::phase)};
-            phase.foot = tr("wrapped to ±180°, no delay removed");
+void MeasureStage::showTakes() {
+    if (!sight_.present) {
+        return;
+    }
+    const job::Job& job = sight_.shown().job;
+    const job::Take* chosen = job::findTake(job, takes_->chosen());
+    std::vector<const job::Take*> over;
+    for (const std::string& id : takes_->ticked()) {
+        if (const job::Take* take = job::findTake(job, id)) {
+            over.push_back(take);
         }
     }
-    size.scale = scales_[response ? 0 : 2];
-    phase.scale = scales_[response ? 1 : 3];
-    plots_[response ? 0 : 2]->display(size);
-    plots_[response ? 1 : 3]->display(phase);
+    // What is not looked at is made when it is.
+    switch (pages_->currentIndex()) {
+    case curvesPage:
+        curves_->display(sight_, chosen, over);
+        break;
+    case timePage:
+        time_->display(sight_, chosen);
+        break;
+    case decayPage:
+        decay_->display(sight_, chosen);
+        break;
+    case parametersPage:
+        parameters_->display(sight_, chosen);
+        break;
+    default:
+        break;
+    }
 }
 
-void MeasureStage::reveal(const QString& /*figure*/) {
-    plots_.front()->setFocus();
+void MeasureStage::showPage(int page) {
+    pages_->setCurrentIndex(page);
+    tabs_[page]->setChecked(true);
+    showTakes();
+}
+
+void MeasureStage::reveal(const QString& order) {
+    // "time:take-17" chooses a take first; "+" before a take ticks it.
+    const QStringList parts = order.split(u':');
+    const QString& figure = parts.front();
+    for (const QString& take : parts.mid(1)) {
+        take.startsWith(u'+') ? takes_->tick(take.mid(1).toStdString())
+                              : takes_->choose(take.toStdString());
+    }
+    if (figure == QLatin1String("sweep")) {
+        showPage(recordPage);
+        record_->begin();
+        return;
+    }
+    for (int page = 0; page < pages_->count(); ++page) {
+        if (figure == QLatin1String(pageIds[page])) {
+            showPage(page);
+            tabs_[page]->setFocus();
+            return;
+        }
+    }
+    showPage(curvesPage);
+    curves_->response()->setFocus();
 }
 
 void MeasureStage::dragEnterEvent(QDragEnterEvent* event) {
-    if (!droppedFiles(event->mimeData()).isEmpty() && !driver_.empty()) {
+    if (!droppedFiles(event->mimeData()).isEmpty() && !sight_.driver.empty()) {
         event->acceptProposedAction();
     }
 }
 
 void MeasureStage::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
-    Q_EMIT tablesGiven(words(driver_), droppedFiles(event->mimeData()));
+    Q_EMIT tablesGiven(words(sight_.driver), droppedFiles(event->mimeData()));
 }
 
 } // namespace yf::app

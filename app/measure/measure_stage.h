@@ -5,13 +5,21 @@
 
 class QLabel;
 class QPushButton;
+class QStackedWidget;
+class QToolButton;
 
 namespace yf::app {
 
-class Plot;
+class CurvesPage;
+class DecayPage;
+class ParametersPage;
+class RecordPage;
+class TakeList;
+class TakeWorks;
+class TimePage;
 
-/// A driver's measured curves: response and impedance, level and phase, with what may be believed
-/// and how they were read. Tables dropped anywhere here are given to the driver chosen.
+/// Measuring: recording takes, and what each says. The list of takes stands at the left, the page
+/// of the moment beside it. Tables dropped anywhere here are given to the driver chosen.
 class MeasureStage final : public Stage {
     Q_OBJECT
 
@@ -26,27 +34,35 @@ public:
 
     [[nodiscard]] bool followsDriver() const override { return true; }
 
+    [[nodiscard]] bool working() const override;
+
     [[nodiscard]] QString state(const Sight& sight) const override;
     void display(const Sight& sight) override;
-    void reveal(const QString& figure) override;
+
+    /// "curves", "record", "time", "decay", "parameters", each perhaps with takes to choose behind
+    /// it ("time:take-17"); "sweep" records. Others lead to the curves.
+    void reveal(const QString& order) override;
 
 protected:
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
 private:
-    void showTake(const job::Take* take, job::TakeKind kind);
+    void showPage(int page);
+    void showTakes();
 
-    std::string driver_;
-    job::Band band_{};
+    Sight sight_;
+    TakeWorks* works_{};
     QLabel* name_{};
-    QLabel* responseTold_{};
-    QLabel* impedanceTold_{};
     QPushButton* open_{};
-    QPushButton* minimumResponse_{};
-    QPushButton* minimumImpedance_{};
-    std::array<std::optional<job::HouseScale>, 4> scales_;
-    QVector<Plot*> plots_; ///< response level, phase, impedance modulus, phase
+    QVector<QToolButton*> tabs_;
+    QStackedWidget* pages_{};
+    TakeList* takes_{};
+    CurvesPage* curves_{};
+    RecordPage* record_{};
+    TimePage* time_{};
+    DecayPage* decay_{};
+    ParametersPage* parameters_{};
 };
 
 } // namespace yf::app

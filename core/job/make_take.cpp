@@ -312,6 +312,23 @@ Edit regateTake(const std::string& id, signal::Gate gate, std::string mergeKey) 
             std::move(mergeKey)};
 }
 
+Edit replaceTake(Take take) {
+    std::string name = "Gate to " + text::printEngineering(take.gate.value_or(0.0), "s");
+    return {std::move(name),
+            [take = std::move(take)](const Job& job) {
+                return withChanged(job, take.id, [&](Job& /*job*/, Take& old) -> Done {
+                    Take again = take;
+                    // What was written meanwhile stays.
+                    again.note = old.note;
+                    again.recorded.condition = old.recorded.condition;
+                    again.curveKey = curveKey(*again.curve);
+                    old = std::move(again);
+                    return done();
+                });
+            },
+            {}};
+}
+
 Edit describeTake(const std::string& id, const std::string& note, const std::string& condition) {
     return {"Describe a take",
             [=](const Job& job) {

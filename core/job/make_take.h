@@ -50,6 +50,9 @@ struct MadeTake {
 [[nodiscard]] Edit
 regateTake(const std::string& take, signal::Gate gate, std::string mergeKey = {});
 
+/// A take in place of the one of its id: another gate, made aside.
+[[nodiscard]] Edit replaceTake(Take take);
+
 /// Note and condition of a take.
 [[nodiscard]] Edit
 describeTake(const std::string& take, const std::string& note, const std::string& condition);

@@ -153,11 +153,8 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
             carriedOn(curve::Curve(result->axis, result->sum, curve::Phase::common), 2.0, 2.0);
         bench.impedance = carriedOn(
             curve::Curve(result->axis, result->impedance, curve::Phase::common), 0.0, 0.0);
-        const double radius = 0.5 * cabinet->width;
-        bench.pressure = [=](double f) {
-            return whole(f) * perVolt * directivity(0.35 * radius, view.angle, f);
-        };
-        return bench;
+        bench.pressure = [=](double f) { return whole(f) * perVolt; };
+        return turned(bench, *cabinet, view.angle);
     }
     const auto axis = responseOf(job, *driver);
     bench.impedance = impedanceOf(job, *driver);
@@ -187,6 +184,16 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
     bench.pressure = [=](double f) {
         constexpr double portRadius = 0.03;
         return axis(f) * (2.0 / portRadius) * portShare(f, fb) * z;
+    };
+    return bench;
+}
+
+SoundBench turned(const SoundBench& onAxis, const job::Cabinet& cabinet, double degrees) {
+    SoundBench bench = onAxis;
+    // All ways taken together, a cabinet beams like a piston of about a sixth of its width.
+    const double radius = 0.175 * cabinet.width;
+    bench.pressure = [axis = onAxis.pressure, radius, degrees](double f) {
+        return axis(f) * directivity(radius, degrees, f);
     };
     return bench;
 }

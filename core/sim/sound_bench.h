@@ -40,6 +40,10 @@ struct BenchView {
 /// evaluated. Fails where the job has no such driver or cabinet.
 [[nodiscard]] Result<SoundBench> soundBench(const job::Job& job, const BenchView& view);
 
+/// A whole cabinet's bench seen from another angle, the evaluation spared.
+[[nodiscard]] SoundBench
+turned(const SoundBench& onAxis, const job::Cabinet& cabinet, double degrees);
+
 /// What its microphone and its reference input record of a play signal: a response.
 [[nodiscard]] Heard
 hearResponse(const SoundBench& bench, const std::vector<double>& play, double rate);

@@ -1,0 +1,378 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/measure/parameters_page.h"
+
+#include "app/plots/curves.h"
+#include "app/plots/plot.h"
+#include "app/widgets/labels.h"
+#include "app/widgets/quantity_field.h"
+#include "app/widgets/words.h"
+#include "core/driver/usable_band.h"
+#include "core/driver/vas.h"
+#include "core/text/number.h"
+#include "core/text/sentence.h"
+
+#include <QGridLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLocale>
+#include <QTableWidget>
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::app {
+
+namespace {
+
+namespace q = yf::quantity;
+
+const q::Quantity loadedResonance{
+    "f′", "fs_loaded_hz", 1.0, "Hz", 1.0, 20000.0, "with the mass on"};
+const q::Quantity lump{"m", "added_mass_kg", 1e-3, "g", 0.01, 1000.0, "weighed"};
+const q::Quantity netVolume{"Vb", "Vb_l", 1e-3, "l", 0.05, 1000.0, "net"};
+const q::Quantity boxResonance{"fc", "fc_hz", 1.0, "Hz", 1.0, 20000.0, "in the box"};
+const q::Quantity area{"Sd", "Sd_cm2", 1e-4, "cm²", 0.5, 5000.0, "of the cone"};
+
+/// As many digits as the uncertainty deserves.
+QString withLimits(double value, double u, const char* unit) {
+    const double limits = 1.96 * u * value;
+    const int digits =
+        limits > 0.0 ? std::clamp(static_cast<int>(std::ceil(std::log10(value / limits))) + 1, 2, 5)
+                     : 4;
+    return QStringLiteral("%1 ± %2").arg(figures(text::printEngineering(value, unit, digits)),
+                                         figures(text::printSignificant(196.0 * u, 2)) +
+                                             QStringLiteral("\u202F%"));
+}
+
+QString coilWords(driver::InductanceModel model) {
+    switch (model) {
+    case driver::InductanceModel::none:
+        return ParametersPage::tr("no inductance to speak of");
+    case driver::InductanceModel::ideal:
+        return ParametersPage::tr("a plain inductor");
+    case driver::InductanceModel::leach:
+        return ParametersPage::tr("a power of frequency");
+    case driver::InductanceModel::lr2:
+        return ParametersPage::tr("two inductors and a resistor");
+    case driver::InductanceModel::semi:
+        return ParametersPage::tr("a semi-inductor, as of bare steel");
+    case driver::InductanceModel::semiRing:
+        return ParametersPage::tr("a semi-inductor with a shorting ring");
+    }
+    return {};
+}
+
+std::optional<double> printedOf(const driver::Part& sheet, const QString& symbol) {
+    if (symbol == QStringLiteral("fs")) {
+        return sheet.model.fs;
+    }
+    if (symbol == QStringLiteral("Re")) {
+        return sheet.model.Re;
+    }
+    if (symbol == QStringLiteral("Qms")) {
+        return sheet.model.Qms;
+    }
+    if (symbol == QStringLiteral("Qes")) {
+        return sheet.model.Qes;
+    }
+    if (symbol == QStringLiteral("Qts") && sheet.model.Qms && sheet.model.Qes) {
+        return *sheet.model.Qms * *sheet.model.Qes / (*sheet.model.Qms + *sheet.model.Qes);
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
+ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(parent), works_(works) {
+    setObjectName(QStringLiteral("parameters_page"));
+    plot_ = new Plot(PlotKind::impedance,
+                     QStringLiteral("parameters_plot"),
+                     tr("Impedance and its model"),
+                     this);
+    table_ = new QTableWidget(0, 3, this);
+    table_->setObjectName(QStringLiteral("parameters_table"));
+    table_->setAccessibleName(tr("Parameters with their 95 % limits"));
+    table_->setHorizontalHeaderLabels({tr("Figure"), tr("Measured, 95 %"), tr("Printed")});
+    table_->verticalHeader()->hide();
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
+    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
+    table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::ResizeToContents);
+    told_ = wrappedLabel(this, QStringLiteral("parameters_told"));
+    vas_ = wrappedLabel(this, QStringLiteral("parameters_vas"));
+    usable_ = wrappedLabel(this, QStringLiteral("parameters_band"));
+    const auto field = [this](const q::Quantity& quantity,
+                              text::Unit unit,
+                              const QString& name,
+                              const QString& accessible) {
+        auto* f = new QuantityField(quantity, unit, this);
+        f->setObjectName(name);
+        f->setAccessibleName(accessible);
+        f->setMayBeEmpty(true);
+        f->setMinimumWidth(72);
+        connect(f, &QuantityField::valueChanged, this, [this] {
+            showVas();
+            showBand();
+        });
+        connect(f, &QuantityField::problemChanged, vas_, &QLabel::setText);
+        return f;
+    };
+    Sd_ =
+        field(area, text::Unit::none, QStringLiteral("parameters_Sd"), tr("Area of the cone, cm²"));
+    loaded_ = field(loadedResonance,
+                    text::Unit::hertz,
+                    QStringLiteral("parameters_loaded"),
+                    tr("Resonance with a mass on the cone"));
+    mass_ = field(lump, text::Unit::none, QStringLiteral("parameters_mass"), tr("That mass, g"));
+    box_ = field(netVolume,
+                 text::Unit::none,
+                 QStringLiteral("parameters_box"),
+                 tr("Net volume of a closed test box, l"));
+    inBox_ = field(boxResonance,
+                   text::Unit::hertz,
+                   QStringLiteral("parameters_in_box"),
+                   tr("Resonance in that box"));
+    auto* side = new QGridLayout;
+    side->setVerticalSpacing(4);
+    side->addWidget(table_, 0, 0, 1, 4);
+    side->addWidget(told_, 1, 0, 1, 4);
+    side->addWidget(headingLabel(this, tr("Vas, by a second take")), 2, 0, 1, 4);
+    const auto pair = [&](int row, int column, const QString& text, QWidget* widget) {
+        auto* label = new QLabel(text, this);
+        label->setBuddy(widget);
+        side->addWidget(label, row, column);
+        side->addWidget(widget, row, column + 1);
+    };
+    pair(3, 0, tr("Sd, cm²"), Sd_);
+    pair(4, 0, tr("mass, g"), mass_);
+    pair(4, 2, tr("fs with it"), loaded_);
+    pair(5, 0, tr("or box, l"), box_);
+    pair(5, 2, tr("fs in it"), inBox_);
+    side->addWidget(vas_, 6, 0, 1, 4);
+    side->addWidget(headingLabel(this, tr("Usable band")), 7, 0, 1, 4);
+    side->addWidget(usable_, 8, 0, 1, 4);
+    side->setRowStretch(0, 1);
+    auto* both = new QHBoxLayout(this);
+    both->setContentsMargins(0, 0, 0, 0);
+    both->addWidget(plot_, 5);
+    both->addLayout(side, 4);
+}
+
+void ParametersPage::display(const Sight& sight, const job::Take* take) {
+    sight_ = sight;
+    const job::Job& job = sight.shown().job;
+    const job::Driver* driver = job::findDriver(job, sight.driver);
+    band_ = driver == nullptr ? job::Band::low : driver->band;
+    take_ = take != nullptr && take->kind == job::TakeKind::impedance ? take
+            : driver == nullptr                                       ? nullptr
+                                : job::takeInUse(job, *driver, job::TakeKind::impedance);
+    if (driver != nullptr) {
+        Sd_->offer(driver->sheet.Sd);
+    }
+    again();
+}
+
+void ParametersPage::again() {
+    Picture picture{.empty = tr("no impedance yet: record one, or open a table")};
+    table_->setRowCount(0);
+    fit_.reset();
+    QString told;
+    if (take_ != nullptr) {
+        picture.traces = {traceOf({QStringLiteral("impedance"), tr("measured")},
+                                  strokeOf(band_),
+                                  *take_->curve,
+                                  Shown::modulus)};
+        const auto works = works_->of(*take_);
+        if (!works) {
+            told = tr("working …");
+        } else if (!works->fit) {
+            told = QStringLiteral("▲ ") + works->problem;
+        } else {
+            fit_ = works->fit;
+        }
+    }
+    if (fit_) {
+        const driver::FitResult& fit = *fit_;
+        const curve::Axis axis = take_->curve->frequencies();
+        picture.traces << traceOf({QStringLiteral("model"), tr("model")},
+                                  theme().ghost,
+                                  axis,
+                                  driver::impedance(fit.model, axis),
+                                  Shown::modulus);
+        picture.mark = Mark{fit.model.fs,
+                            fit.model.Re * (1.0 + fit.model.Qms / fit.model.Qes),
+                            QStringLiteral("fs\u202F%1")
+                                .arg(figures(text::printEngineering(fit.model.fs, "Hz", 4)))};
+        const job::Driver* driver = job::findDriver(sight_.shown().job, sight_.driver);
+
+        struct Row {
+            const char* symbol;
+            double value;
+            double u;
+            const char* unit;
+        };
+
+        const Row rows[] = {{"Re", fit.model.Re, fit.u.Re, "Ω"},
+                            {"fs", fit.model.fs, fit.u.fs, "Hz"},
+                            {"Qms", fit.model.Qms, fit.u.Qms, ""},
+                            {"Qes", fit.model.Qes, fit.u.Qes, ""},
+                            {"Qts", fit.Qts, fit.u.Qts, ""}};
+        for (const Row& row : rows) {
+            const int at = table_->rowCount();
+            table_->insertRow(at);
+            const QString symbol = QString::fromLatin1(row.symbol);
+            table_->setItem(at, 0, new QTableWidgetItem(symbol));
+            table_->setItem(at, 1, new QTableWidgetItem(withLimits(row.value, row.u, row.unit)));
+            const auto printed =
+                driver == nullptr ? std::nullopt : printedOf(driver->sheet, symbol);
+            QString beside = QStringLiteral("–");
+            if (printed) {
+                const double apart = *printed / row.value - 1.0;
+                constexpr double usual = 0.2; // production spreads by about that much
+                beside = QStringLiteral("%1%2").arg(
+                    std::abs(apart) > usual ? QStringLiteral("▲ ") : QString(),
+                    figures(text::printEngineering(*printed, row.unit)));
+            }
+            table_->setItem(at, 2, new QTableWidgetItem(beside));
+        }
+        QStringList said;
+        const driver::ModelTried& best = fit.tried.front();
+        said << tr("Coil: %1; %2 % off in the mean.")
+                    .arg(coilWords(best.model),
+                         figures(text::printSignificant(100.0 * best.rms, 2)));
+        for (const driver::ModelTried& t : fit.tried) {
+            if (t.model == driver::InductanceModel::ideal && best.model != t.model &&
+                best.rms > 0.0) {
+                said << tr("A plain inductor would be %1 % off.")
+                            .arg(figures(text::printSignificant(100.0 * t.rms, 2)));
+            }
+        }
+        for (const auto& note : fit.notes) {
+            said << spoken(note);
+        }
+        told = said.join(u' ');
+        loaded_->setPlaceholderText(figures(text::printEngineering(0.7 * fit.model.fs, "Hz")));
+    }
+    picture.foot = take_ != nullptr ? words(take_->date) : QString();
+    plot_->display(picture);
+    told_->setText(told);
+    showVas();
+    showBand();
+}
+
+void ParametersPage::showVas() {
+    if (!fit_) {
+        vas_->setText({});
+        return;
+    }
+    QStringList said;
+    if (Sd_->optionalValue() && loaded_->optionalValue() && mass_->optionalValue()) {
+        const driver::AddedMassRequest request{.fs = fit_->model.fs,
+                                               .fsLoaded = loaded_->value(),
+                                               .mass = mass_->value(),
+                                               .Sd = Sd_->value(),
+                                               .Re = fit_->model.Re,
+                                               .Qes = fit_->model.Qes,
+                                               .Qms = fit_->model.Qms,
+                                               .fsU = std::max(fit_->u.fs, 1e-3)};
+        if (const auto error = driver::check(request)) {
+            said << QStringLiteral("▲ ") + words(text::sentence(*error));
+        } else {
+            const auto a = driver::addedMass(request);
+            said << tr("By the mass: Vas %1, Mms %2, Bl %3.")
+                        .arg(withLimits(a->Vas * 1e3, a->VasU, "l"),
+                             figures(text::printEngineering(a->Mms * 1e3, "g")),
+                             figures(text::printSignificant(a->Bl.value_or(0.0), 3)) +
+                                 QStringLiteral("\u202FT·m"));
+            if (a->advice != driver::MassAdvice::ok) {
+                said << tr("The resonance fell by %1 %: %2 would be better.")
+                            .arg(QLocale().toString(100.0 * a->fall, 'f', 0),
+                                 figures(text::printEngineering(a->recommendedMass * 1e3, "g", 2)));
+            }
+        }
+    }
+    if (box_->optionalValue() && inBox_->optionalValue()) {
+        const driver::TestBoxRequest request{
+            .fs = fit_->model.fs, .fc = inBox_->value(), .Vb = box_->value()};
+        if (const auto error = driver::check(request)) {
+            said << QStringLiteral("▲ ") + words(text::sentence(*error));
+        } else {
+            const auto b = driver::testBox(request);
+            said << tr("By the box: Vas %1, from the frequencies alone.")
+                        .arg(withLimits(b->Vas * 1e3, b->VasU, "l"));
+            if (b->advice != driver::BoxAdvice::ok) {
+                said << tr("A box of %1 would be better.")
+                            .arg(figures(text::printEngineering(b->recommendedVb * 1e3, "l", 2)));
+            }
+        }
+    }
+    vas_->setText(said.isEmpty()
+                      ? tr("Put a weighed lump of putty around the dust cap, or the driver "
+                           "into a closed box of known volume; take the impedance again and "
+                           "enter the resonance.")
+                      : said.join(u' '));
+}
+
+void ParametersPage::showBand() {
+    const job::Job& job = sight_.shown().job;
+    const job::Driver* driver = job::findDriver(job, sight_.driver);
+    if (!fit_ || driver == nullptr) {
+        usable_->setText({});
+        return;
+    }
+    constexpr double coneShare = 0.8;
+    const double radius = 0.5 * coneShare * driver->diameter;
+    driver::UsableBandRequest request{
+        .fs = fit_->model.fs,
+        .Sd = Sd_->optionalValue().value_or(3.14159265 * radius * radius),
+        .role = driver->band == job::Band::sub || driver->band == job::Band::low
+                    ? driver::Role::woofer
+                : driver->band == job::Band::mid ? driver::Role::midrange
+                                                 : driver::Role::tweeter,
+        .offAxis = 45.0 * q::degree};
+    if (const job::Take* response = job::takeInUse(job, *driver, job::TakeKind::response)) {
+        const curve::Range trusted = response->curve->trusted();
+        for (std::size_t k = 0; k < response->curve->size(); ++k) {
+            if (trusted.holds(response->curve->frequencies()[k])) {
+                request.frequencies.push_back(response->curve->frequencies()[k]);
+                request.levels.push_back(
+                    20.0 * std::log10(std::abs(response->curve->values()[k]) / 20e-6));
+            }
+        }
+    }
+    if (request.frequencies.size() == 1) {
+        request.frequencies.clear();
+        request.levels.clear();
+    }
+    const auto band = driver::usableBand(request);
+    const auto reason = [](const std::string& why) {
+        return why == "resonance"   ? tr("its resonance")
+               : why == "excursion" ? tr("its travel")
+               : why == "breakup"   ? tr("a mode of its cone")
+               : why == "response"  ? tr("its own fall")
+                                    : tr("its size: it beams beyond");
+    };
+    QStringList said;
+    if (band->low) {
+        said << tr("From %1, by %2;")
+                    .arg(figures(text::printEngineering(*band->low, "Hz", 2)),
+                         reason(*band->lowReason));
+    } else {
+        said << tr("From what its box allows;");
+    }
+    said << tr("up to %1, by %2.")
+                .arg(figures(text::printEngineering(band->high, "Hz", 2)),
+                     reason(band->highReason));
+    for (const auto& p : band->breakups) {
+        said << tr("Peak at %1, %2 dB, Q %3.")
+                    .arg(figures(text::printEngineering(p.f, "Hz", 2)),
+                         QLocale().toString(p.height, 'f', 0),
+                         QLocale().toString(p.Q, 'f', 0));
+    }
+    for (const auto& note : band->notes) {
+        said << spoken(note);
+    }
+    usable_->setText(said.join(u' '));
+}
+
+} // namespace yf::app

@@ -1,0 +1,561 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/measure/record_page.h"
+
+#include "app/measure/setup_sketch.h"
+#include "app/plots/curves.h"
+#include "app/plots/plot.h"
+#include "app/theme/theme.h"
+#include "app/widgets/labels.h"
+#include "app/widgets/quantity_field.h"
+#include "app/widgets/words.h"
+#include "core/measure/gate.h"
+#include "core/text/number.h"
+
+#include <QComboBox>
+#include <QDate>
+#include <QGridLayout>
+#include <QLabel>
+#include <QLocale>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QSpinBox>
+
+#include <algorithm>
+
+namespace yf::app {
+
+namespace {
+
+namespace q = yf::quantity;
+
+const q::Quantity levelOfSweep{"A", "level_db", 1.0, "dB", -60.0, 0.0, "peak re full scale"};
+const q::Quantity lengthOfSweep{"T", "duration_s", 1.0, "s", 0.2, 60.0, "of one sweep"};
+const q::Quantity startOfSweep{"f", "start_hz", 1.0, "Hz", 1.0, 10000.0, "of the sweep"};
+const q::Quantity senseOfJig{"Rs", "sense_ohm", 1.0, "Ω", 0.1, 1e4, "of the jig"};
+const q::Quantity heightOfDriver{"h", "height_m", 1.0, "m", 0.05, 10.0, "above the floor"};
+
+QuantityField* field(QWidget* parent,
+                     const q::Quantity& quantity,
+                     text::Unit unit,
+                     const QString& name,
+                     const QString& accessible,
+                     double value) {
+    auto* f = new QuantityField(quantity, unit, parent);
+    f->setObjectName(name);
+    f->setAccessibleName(accessible);
+    f->setValue(value);
+    f->setMaximumWidth(110);
+    return f;
+}
+
+} // namespace
+
+RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("record_page"));
+    recorder_ = new Recorder(this);
+    const auto combo = [this](const QString& name, const QString& accessible) {
+        auto* box = new QComboBox(this);
+        box->setObjectName(name);
+        box->setAccessibleName(accessible);
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->setMinimumContentsLength(10);
+        return box;
+    };
+    device_ = combo(QStringLiteral("record_device"), tr("Device"));
+    wanted_ = combo(QStringLiteral("record_wanted"), tr("What is measured"));
+    wanted_->addItems({tr("impedance of this driver"),
+                       tr("impedance of the whole cabinet"),
+                       tr("response on axis"),
+                       tr("response at an angle"),
+                       tr("near the cone"),
+                       tr("in the port"),
+                       tr("response of the whole cabinet")});
+    plane_ = combo(QStringLiteral("record_plane"), tr("Plane of the angle"));
+    plane_->addItems({tr("right +, left −"), tr("up +, down −")});
+    const auto number =
+        [this](const QString& name, const QString& accessible, int low, int high, int value) {
+            auto* box = new QSpinBox(this);
+            box->setObjectName(name);
+            box->setAccessibleName(accessible);
+            box->setRange(low, high);
+            box->setValue(value);
+            return box;
+        };
+    angle_ = number(QStringLiteral("record_angle"), tr("Angle in degrees"), -180, 180, 30);
+    angle_->setSingleStep(10);
+    angle_->setSuffix(QStringLiteral("°"));
+    repeats_ = number(QStringLiteral("record_repeats"), tr("Repeats"), 1, 16, 2);
+    distance_ = field(this,
+                      q::distance,
+                      text::Unit::metre,
+                      QStringLiteral("record_distance"),
+                      tr("Distance of the microphone"),
+                      1.0);
+    level_ = field(this,
+                   levelOfSweep,
+                   text::Unit::decibel,
+                   QStringLiteral("record_level"),
+                   tr("Level of the sweep"),
+                   -20.0);
+    length_ = field(this,
+                    lengthOfSweep,
+                    text::Unit::second,
+                    QStringLiteral("record_length"),
+                    tr("Length of one sweep"),
+                    3.0);
+    start_ = field(this,
+                   startOfSweep,
+                   text::Unit::hertz,
+                   QStringLiteral("record_start"),
+                   tr("Lowest frequency"),
+                   10.0);
+    sense_ = field(this,
+                   senseOfJig,
+                   text::Unit::ohm,
+                   QStringLiteral("record_sense"),
+                   tr("Sense resistor"),
+                   10.0);
+    height_ = field(this,
+                    heightOfDriver,
+                    text::Unit::metre,
+                    QStringLiteral("record_height"),
+                    tr("Height of the driver above the floor"),
+                    1.2);
+    ceiling_ = field(this,
+                     heightOfDriver,
+                     text::Unit::metre,
+                     QStringLiteral("record_ceiling"),
+                     tr("Height of the ceiling"),
+                     2.6);
+    microphone_ = combo(QStringLiteral("record_measured_input"), tr("Measured input"));
+    reference_ = combo(QStringLiteral("record_reference_input"), tr("Reference input"));
+    guide_ = wrappedLabel(this, QStringLiteral("record_guide"));
+    problem_ = wrappedLabel(this, QStringLiteral("record_problem"));
+    sketch_ = new SetupSketch(this);
+    bars_ = new LevelBars(this);
+    progress_ = new QProgressBar(this);
+    progress_->setObjectName(QStringLiteral("record_progress"));
+    progress_->setAccessibleName(tr("How far the sweep is"));
+    progress_->setRange(0, 1000);
+    progress_->setTextVisible(false);
+    remaining_ = new QLabel(this);
+    remaining_->setObjectName(QStringLiteral("record_remaining"));
+    const auto button = [this](const QString& text, const QString& name) {
+        auto* b = new QPushButton(text, this);
+        b->setObjectName(name);
+        return b;
+    };
+    sweep_ = button(tr("Sweep"), QStringLiteral("record_sweep"));
+    cancel_ = button(tr("Cancel"), QStringLiteral("record_cancel"));
+    cancel_->setEnabled(false);
+    keep_ = button(tr("Keep"), QStringLiteral("record_keep"));
+    again_ = button(tr("Discard"), QStringLiteral("record_again"));
+    verdict_ = wrappedLabel(this, QStringLiteral("record_verdict"));
+    result_ = new Plot(PlotKind::level, QStringLiteral("record_plot"), tr("This take"), this);
+
+    auto* grid = new QGridLayout;
+    grid->setHorizontalSpacing(8);
+    grid->setVerticalSpacing(4);
+    auto row = [&, r = 0](const QString& text,
+                          QWidget* widget,
+                          QVector<QWidget*>* group = nullptr) mutable {
+        auto* label = new QLabel(text, this);
+        label->setBuddy(widget);
+        grid->addWidget(label, r, 0);
+        grid->addWidget(widget, r, 1);
+        if (group != nullptr) {
+            *group << label << widget;
+        }
+        ++r;
+    };
+    row(tr("Device"), device_);
+    row(tr("Measured on"), microphone_);
+    row(tr("Reference on"), reference_);
+    row(tr("What"), wanted_);
+    row(tr("Plane"), plane_, &forResponse_);
+    row(tr("Angle"), angle_, &forResponse_);
+    row(tr("Distance"), distance_, &forResponse_);
+    row(tr("Height"), height_, &forResponse_);
+    row(tr("Ceiling"), ceiling_, &forResponse_);
+    row(tr("Sense resistor"), sense_, &forImpedance_);
+    row(tr("Level"), level_);
+    row(tr("From"), start_);
+    row(tr("Length"), length_);
+    row(tr("Repeats"), repeats_);
+    grid->setRowStretch(14, 1);
+    grid->setColumnStretch(1, 1);
+
+    auto* right = new QVBoxLayout;
+    right->setSpacing(6);
+    right->addWidget(guide_);
+    right->addWidget(sketch_, 2);
+    right->addWidget(bars_);
+    auto* go = new QHBoxLayout;
+    go->addWidget(sweep_);
+    go->addWidget(progress_, 1);
+    go->addWidget(remaining_);
+    go->addWidget(cancel_);
+    right->addLayout(go);
+    right->addWidget(problem_);
+    right->addWidget(verdict_);
+    right->addWidget(result_, 3);
+    auto* after = new QHBoxLayout;
+    after->addStretch(1);
+    after->addWidget(again_);
+    after->addWidget(keep_);
+    right->addLayout(after);
+    auto* both = new QHBoxLayout(this);
+    both->setContentsMargins(0, 0, 0, 0);
+    both->setSpacing(12);
+    both->addLayout(grid, 2);
+    both->addLayout(right, 5);
+
+    connect(sweep_, &QPushButton::clicked, this, &RecordPage::start);
+    connect(cancel_, &QPushButton::clicked, recorder_, &Recorder::cancel);
+    connect(
+        keep_, &QPushButton::clicked, this, [this] { keep(made_ && !made_->verdict.usable()); });
+    connect(again_, &QPushButton::clicked, this, [this] {
+        made_.reset();
+        showVerdict();
+    });
+    connect(wanted_, &QComboBox::currentIndexChanged, this, &RecordPage::wantedChanged);
+    connect(plane_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
+    connect(angle_, &QSpinBox::valueChanged, this, &RecordPage::guide);
+    for (QuantityField* f : {distance_, height_, ceiling_, level_, start_, length_, sense_}) {
+        connect(f, &QuantityField::valueChanged, this, &RecordPage::guide);
+        connect(f, &QuantityField::problemChanged, problem_, &QLabel::setText);
+    }
+    connect(device_, &QComboBox::currentIndexChanged, this, &RecordPage::fillDevices);
+    connect(recorder_, &Recorder::listed, this, [this](const QVector<devices::SoundPort>& ports) {
+        ports_ = ports;
+        const QSignalBlocker quiet(device_);
+        for (const auto& port : ports_) {
+            QStringList rates;
+            for (const double rate : port.rates) {
+                rates << QLocale().toString(rate / 1000.0, 'g', 4);
+            }
+            device_->addItem(tr("%1 (%2 in, %3 out, %4 kHz)")
+                                 .arg(words(port.name))
+                                 .arg(port.inputs)
+                                 .arg(port.outputs)
+                                 .arg(rates.join(QStringLiteral(", "))),
+                             words(port.id));
+        }
+    });
+    connect(recorder_,
+            &Recorder::progressed,
+            this,
+            [this](double share, double measured, double reference) {
+                bars_->show(measured, reference);
+                progress_->setValue(static_cast<int>(1000.0 * share));
+                if (share > 0.02) {
+                    const double left =
+                        static_cast<double>(since_.elapsed()) * 1e-3 * (1.0 - share) / share;
+                    remaining_->setText(tr("%1 s left").arg(QLocale().toString(left, 'f', 0)));
+                }
+            });
+    connect(recorder_, &Recorder::judging, this, [this] { remaining_->setText(tr("judging …")); });
+    const auto ended = [this] {
+        sweep_->setEnabled(true);
+        cancel_->setEnabled(false);
+        progress_->setValue(0);
+        remaining_->clear();
+    };
+    connect(recorder_,
+            &Recorder::finished,
+            this,
+            [this, ended](const std::shared_ptr<const job::MadeTake>& made) {
+                ended();
+                made_ = made;
+                showVerdict();
+                Q_EMIT recorded();
+            });
+    connect(recorder_, &Recorder::failed, this, [this, ended](const QString& problem) {
+        ended();
+        problem_->setText(tr("■ %1").arg(problem));
+        Q_EMIT recorded();
+    });
+    connect(recorder_, &Recorder::cancelled, this, [this, ended] {
+        ended();
+        problem_->setText(tr("Stopped; nothing was kept."));
+        Q_EMIT recorded();
+    });
+    device_->addItem(tr("Simulated bench"), QString::fromLatin1(devices::simulatedId));
+    fillDevices();
+    wanted_->setCurrentIndex(static_cast<int>(Wanted::axis));
+    wantedChanged();
+    showVerdict();
+}
+
+void RecordPage::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    if (!asked_) {
+        asked_ = true;
+        recorder_->list();
+    }
+}
+
+RecordPage::Wanted RecordPage::wanted() const {
+    return static_cast<Wanted>(wanted_->currentIndex());
+}
+
+void RecordPage::propose(job::TakeKind kind) {
+    wanted_->setCurrentIndex(
+        static_cast<int>(kind == job::TakeKind::impedance ? Wanted::impedance : Wanted::axis));
+}
+
+bool RecordPage::tweeter() const {
+    const job::Driver* driver =
+        sight_.present ? job::findDriver(sight_.present->job, sight_.driver) : nullptr;
+    return driver != nullptr && (driver->band == job::Band::high || driver->band == job::Band::top);
+}
+
+void RecordPage::display(const Sight& sight) {
+    const bool other = sight.driver != sight_.driver;
+    sight_ = sight;
+    if (other) {
+        wantedChanged();
+    }
+    guide();
+}
+
+void RecordPage::fillDevices() {
+    const QString id = device_->currentData().toString();
+    int inputs = 2;
+    for (const auto& port : ports_) {
+        if (words(port.id) == id) {
+            inputs = port.inputs;
+        }
+    }
+    for (QComboBox* box : {microphone_, reference_}) {
+        const QSignalBlocker quiet(box);
+        const int before = box->currentIndex();
+        box->clear();
+        if (box == reference_) {
+            box->addItem(tr("none"), 0);
+        }
+        for (int input = 1; input <= inputs; ++input) {
+            box->addItem(tr("input %1").arg(input), input);
+        }
+        const int usual = box == microphone_ ? 0 : std::min(2, box->count() - 1);
+        box->setCurrentIndex(before >= 0 && before < box->count() ? before : usual);
+    }
+}
+
+void RecordPage::wantedChanged() {
+    const Wanted w = wanted();
+    const bool impedance = w == Wanted::impedance || w == Wanted::wholeImpedance;
+    for (QWidget* widget : forResponse_) {
+        widget->setVisible(!impedance);
+    }
+    for (QWidget* widget : forImpedance_) {
+        widget->setVisible(impedance);
+    }
+    plane_->setEnabled(w == Wanted::angle);
+    angle_->setEnabled(w == Wanted::angle);
+    const bool near = w == Wanted::nearCone || w == Wanted::nearPort;
+    height_->setEnabled(!near);
+    ceiling_->setEnabled(!near);
+    if (near != (distance_->value() < 0.1)) {
+        distance_->setValue(near ? 0.005 : 1.0);
+    }
+    // A tweeter's sweep starts above its resonance; its impedance may be looked at below, softly.
+    const bool alone = w != Wanted::whole && w != Wanted::wholeImpedance;
+    start_->setValue(alone && tweeter() ? (impedance ? 100.0 : 500.0) : 10.0);
+    level_->setValue(alone && tweeter() ? -30.0 : -20.0);
+    guide();
+}
+
+void RecordPage::guide() {
+    if (!sight_.present) {
+        return;
+    }
+    const Wanted w = wanted();
+    const bool impedance = w == Wanted::impedance || w == Wanted::wholeImpedance;
+    SetupSketch::Scene scene{.jig = impedance};
+    QString said;
+    switch (w) {
+    case Wanted::impedance:
+    case Wanted::wholeImpedance:
+        said = tr("Amplifier, sense resistor, then the driver; the clips at its own lugs. Hold it "
+                  "firmly, nothing behind it. A power amplifier wants 10 to 22 Ω, a headphone "
+                  "output 33 to 100 Ω.");
+        break;
+    case Wanted::axis:
+        said = tr("The microphone in front of this driver, at its height, pointing at it.");
+        break;
+    case Wanted::angle:
+        said =
+            tr("Turn the loudspeaker, or move the microphone on a circle around it: right and up "
+               "count as positive, as the microphone looks at the front.");
+        break;
+    case Wanted::nearCone:
+        said = tr("The microphone a few millimetres before the middle of the cone. Softly: it is "
+                  "loud there. Ear protection.");
+        break;
+    case Wanted::nearPort:
+        said = tr("The microphone in the middle of the port's mouth, in its plane.");
+        break;
+    case Wanted::whole:
+        said =
+            tr("The microphone at the height of the listener's ear, on the axis of the cabinet.");
+        break;
+    }
+    if (tweeter() && !impedance && w != Wanted::whole) {
+        said += u' ' + tr("A tweeter's sweep starts at 500 Hz or above, and softly.");
+    }
+    if (!impedance) {
+        scene.place = w == Wanted::nearCone   ? job::MicPlace::nearCone
+                      : w == Wanted::nearPort ? job::MicPlace::nearPort
+                                              : job::MicPlace::farField;
+        scene.plane =
+            plane_->currentIndex() == 0 ? measure::Plane::horizontal : measure::Plane::vertical;
+        scene.angle = w == Wanted::angle ? angle_->value() : 0.0;
+        scene.room = {.distance = distance_->value(),
+                      .speakerHeight = height_->value(),
+                      .ceilingHeight = std::max(ceiling_->value(), height_->value() + 0.05)};
+        if (scene.place == job::MicPlace::farField) {
+            if (const auto gate = measure::roomGate(scene.room, 0.25)) {
+                said += u' ' +
+                        (gate->first == "floor"
+                             ? tr("The room leaves %1 before the floor answers: valid from %2.")
+                             : tr("The room leaves %1 before the ceiling answers: valid from %2."))
+                            .arg(figures(text::printEngineering(gate->reflectionFree, "s")),
+                                 figures(text::printEngineering(gate->lowestValid, "Hz")));
+            }
+            if (const auto better = signal::betterHeight(scene.room)) {
+                said += u' ' + tr("Raising both to %1 would help.")
+                                   .arg(figures(text::printSignificant(*better, 3)) +
+                                        QStringLiteral("\u202Fm"));
+            }
+        }
+    }
+    guide_->setText(said);
+    sketch_->display(scene);
+    const bool needsDriver = w != Wanted::whole && w != Wanted::wholeImpedance;
+    const bool ready = needsDriver ? !sight_.driver.empty() : !sight_.cabinet.empty();
+    sweep_->setEnabled(ready && !recorder_->running());
+}
+
+RecordOrder RecordPage::order() const {
+    const Wanted w = wanted();
+    const bool whole = w == Wanted::whole || w == Wanted::wholeImpedance;
+    RecordOrder o{.device = device_->currentData().toString().toStdString(),
+                  .measuredInput = microphone_->currentData().toInt(),
+                  .referenceInput = reference_->currentData().toInt(),
+                  .pace = pace_};
+    job::TakeOrder& take = o.take;
+    const bool impedance = w == Wanted::impedance || w == Wanted::wholeImpedance;
+    take.kind = impedance ? job::TakeKind::impedance : job::TakeKind::response;
+    take.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    take.distance = distance_->value();
+    job::Recorded& r = take.recorded;
+    r.cabinet = sight_.cabinet;
+    r.driver = whole ? std::string() : sight_.driver;
+    r.place = w == Wanted::nearCone   ? job::MicPlace::nearCone
+              : w == Wanted::nearPort ? job::MicPlace::nearPort
+                                      : job::MicPlace::farField;
+    if (w == Wanted::angle) {
+        r.plane =
+            plane_->currentIndex() == 0 ? measure::Plane::horizontal : measure::Plane::vertical;
+        r.angle = angle_->value();
+    }
+    r.sweep = {.start = start_->value(),
+               .end = 22000.0,
+               .duration = length_->value(),
+               .level = level_->value(),
+               .repeats = repeats_->value(),
+               .silenceAfter = impedance ? 1.0 : 0.6};
+    if (impedance) {
+        r.sense = sense_->value();
+    }
+    o.view = {.cabinet = r.cabinet,
+              .driver = r.driver,
+              .place = r.place,
+              .plane = r.plane,
+              .angle = r.angle,
+              .distance = take.distance};
+    return o;
+}
+
+void RecordPage::start() {
+    problem_->clear();
+    for (const QuantityField* f : {distance_, level_, start_, length_, sense_}) {
+        if (!f->problem().isEmpty()) {
+            problem_->setText(f->problem());
+            return;
+        }
+    }
+    if (microphone_->currentData() == reference_->currentData()) {
+        problem_->setText(tr("Measured and reference are the same input: choose another one."));
+        return;
+    }
+    made_.reset();
+    showVerdict();
+    bars_->clear();
+    sweep_->setEnabled(false);
+    cancel_->setEnabled(true);
+    since_.start();
+    recorder_->start(sight_.present->job, order());
+}
+
+void RecordPage::showVerdict() {
+    keep_->setVisible(made_ != nullptr);
+    again_->setVisible(made_ != nullptr);
+    result_->setVisible(made_ != nullptr);
+    sketch_->setVisible(made_ == nullptr);
+    verdict_->setVisible(made_ != nullptr);
+    if (!made_) {
+        guide();
+        return;
+    }
+    const measure::Verdict& v = made_->verdict;
+    QStringList said;
+    if (v.faults.empty()) {
+        said << tr("✓ A good take: signal to noise %1 dB, peak %2 dB.")
+                    .arg(QLocale().toString(v.medianSignalToNoise.value_or(0.0), 'f', 0),
+                         QLocale().toString(v.peak, 'f', 0));
+    }
+    for (const measure::Fault fault : v.faults) {
+        said << (measure::spoils(fault) ? QStringLiteral("■ ") : QStringLiteral("▲ ")) +
+                    spoken(measure::sentenceOf(fault, v));
+    }
+    if (made_->reflection && made_->take.kind == job::TakeKind::response) {
+        said << tr("First reflection %1 after the sound; the gate ends before it, valid from %2.")
+                    .arg(figures(text::printEngineering(made_->reflection->after, "s")),
+                         figures(text::printEngineering(made_->gate.lowestValid(), "Hz")));
+    }
+    verdict_->setText(said.join(u'\n'));
+    tint(verdict_, v.usable() ? theme().ink : theme().stop);
+    keep_->setText(v.usable() ? tr("Keep") : tr("Keep anyway, marked"));
+    const bool impedance = made_->take.kind == job::TakeKind::impedance;
+    const job::Driver* driver = job::findDriver(sight_.present->job, sight_.driver);
+    Picture picture{.foot = made_->take.recorded.simulated ? tr("simulated") : QString()};
+    picture.traces = {traceOf({QStringLiteral("take"), impedance ? tr("|Z|") : tr("level")},
+                              strokeOf(driver == nullptr ? job::Band::low : driver->band),
+                              *made_->take.curve,
+                              impedance ? Shown::modulus : Shown::level)};
+    if (impedance != (result_->kind() == PlotKind::impedance)) {
+        auto* other = new Plot(impedance ? PlotKind::impedance : PlotKind::level,
+                               QStringLiteral("record_plot"),
+                               tr("This take"),
+                               this);
+        delete layout()->replaceWidget(result_, other, Qt::FindChildrenRecursively);
+        delete result_;
+        result_ = other;
+    }
+    result_->display(picture);
+}
+
+void RecordPage::keep(bool anyway) {
+    if (!made_) {
+        return;
+    }
+    job::Take take = made_->take;
+    take.recorded.keptAnyway = anyway;
+    made_.reset();
+    showVerdict();
+    Q_EMIT edited(job::addRecordedTake(std::move(take)));
+}
+
+} // namespace yf::app

@@ -1,0 +1,99 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/measure/recorder.h"
+#include "app/stage.h"
+
+#include <QElapsedTimer>
+
+class QComboBox;
+class QLabel;
+class QProgressBar;
+class QPushButton;
+class QSpinBox;
+
+namespace yf::app {
+
+class GateView;
+class LevelBars;
+class Plot;
+class QuantityField;
+class SetupSketch;
+
+/// Set up, sweep, judge, keep: how a take comes into the job.
+class RecordPage final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit RecordPage(QWidget* parent = nullptr);
+
+    void display(const Sight& sight);
+
+    /// "response" or "impedance" of the driver, for a link from elsewhere.
+    void propose(job::TakeKind kind);
+
+    /// As if "Sweep" were pressed.
+    void begin() { start(); }
+
+    /// Of the simulated bench; 0 in tests.
+    void setPace(double pace) { pace_ = pace; }
+
+Q_SIGNALS:
+    void edited(const yf::job::Edit& edit);
+    void recorded();
+
+protected:
+    void showEvent(QShowEvent* event) override;
+
+private:
+    /// What is to be measured now.
+    enum class Wanted { impedance, wholeImpedance, axis, angle, nearCone, nearPort, whole };
+
+    [[nodiscard]] Wanted wanted() const;
+    [[nodiscard]] RecordOrder order() const;
+    void fillDevices();
+    void wantedChanged();
+    void start();
+    void keep(bool anyway);
+    void showVerdict();
+    void guide();
+    [[nodiscard]] bool tweeter() const;
+
+    Sight sight_;
+    bool asked_{}; ///< for the devices: only once the page is looked at
+    Recorder* recorder_{};
+    QVector<devices::SoundPort> ports_;
+    std::shared_ptr<const job::MadeTake> made_;
+    double pace_{4.0};
+    QElapsedTimer since_;
+    QComboBox* device_{};
+    QComboBox* wanted_{};
+    QComboBox* plane_{};
+    QSpinBox* angle_{};
+    QuantityField* distance_{};
+    QuantityField* level_{};
+    QuantityField* length_{};
+    QuantityField* start_{};
+    QSpinBox* repeats_{};
+    QuantityField* sense_{};
+    QComboBox* microphone_{};
+    QComboBox* reference_{};
+    QuantityField* ceiling_{};
+    QuantityField* height_{};
+    QLabel* guide_{};
+    QLabel* problem_{};
+    SetupSketch* sketch_{};
+    LevelBars* bars_{};
+    QProgressBar* progress_{};
+    QLabel* remaining_{};
+    QPushButton* sweep_{};
+    QPushButton* cancel_{};
+    QLabel* verdict_{};
+    QPushButton* keep_{};
+    QPushButton* again_{};
+    Plot* result_{};
+    QVector<QWidget*> forResponse_;
+    QVector<QWidget*> forImpedance_;
+};
+
+} // namespace yf::app

@@ -1,0 +1,64 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/make_take.h"
+#include "devices/sound.h"
+
+#include <QObject>
+#include <QTimer>
+
+#include <memory>
+#include <thread>
+
+namespace yf::app {
+
+/// What a sweep is to be, and on what.
+struct RecordOrder {
+    std::string device;  ///< id of a listed one, or devices::simulatedId
+    job::TakeOrder take; ///< without samples
+    sim::BenchView view; ///< for the simulated bench
+    int output{1};
+    int measuredInput{1};
+    int referenceInput{2};
+    double pace{4.0}; ///< of the simulated bench: times faster than real time
+};
+
+/// Plays, records and judges on a thread of its own; the window asks it now and then how far it is.
+class Recorder final : public QObject {
+    Q_OBJECT
+
+public:
+    explicit Recorder(QObject* parent = nullptr);
+    ~Recorder() override;
+
+    void start(const job::Job& job, const RecordOrder& order);
+
+    /// Silence within 50 ms; nothing is kept.
+    void cancel();
+
+    [[nodiscard]] bool running() const { return running_; }
+
+    /// Lists the devices aside and tells them by `listed`.
+    void list();
+
+Q_SIGNALS:
+    void progressed(double share, double measuredPeak, double referencePeak);
+    void judging();
+    void finished(std::shared_ptr<const yf::job::MadeTake> made);
+    void failed(const QString& problem);
+    void cancelled();
+    void listed(QVector<yf::devices::SoundPort> ports);
+
+private:
+    void join();
+    void look();
+
+    std::thread thread_;
+    std::thread lister_;
+    std::shared_ptr<devices::SoundWatch> watch_;
+    QTimer looks_;
+    bool running_{};
+    bool wantsStop_{};
+};
+
+} // namespace yf::app

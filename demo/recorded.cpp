@@ -1,0 +1,131 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "demo/recorded.h"
+
+#include "core/job/make_take.h"
+#include "core/sim/sound_bench.h"
+
+#include <cmath>
+#include <map>
+
+namespace yf::demo {
+
+namespace {
+
+constexpr const char* day = "2026-03-14";
+
+struct Wanted {
+    const char* cabinet;
+    const char* driver; ///< "": the whole cabinet
+    job::TakeKind kind;
+    double start; ///< Hz
+};
+
+constexpr Wanted wanted[] = {
+    {"left", "", job::TakeKind::response, 20.0},
+    {"left", "", job::TakeKind::impedance, 10.0},
+    {"right", "", job::TakeKind::response, 20.0},
+    {"right", "", job::TakeKind::impedance, 10.0},
+    {"left", "left-sorrel", job::TakeKind::response, 50.0},
+    {"left", "left-sorrel", job::TakeKind::impedance, 15.0},
+    {"right", "right-sorrel", job::TakeKind::response, 50.0},
+    {"right", "right-sorrel", job::TakeKind::impedance, 15.0},
+    {"left", "left-teasel", job::TakeKind::response, 500.0},
+};
+
+Result<job::Take> recordOne(sim::SoundBench bench, const Wanted& w, int seed) {
+    bench.chain.seed = seed;
+    const bool impedance = w.kind == job::TakeKind::impedance;
+    job::TakeOrder order{.kind = w.kind,
+                         .recorded = {.cabinet = w.cabinet,
+                                      .driver = w.driver,
+                                      .condition = "as received",
+                                      .device = "Simulated bench",
+                                      .simulated = true,
+                                      .sweep = {.start = w.start,
+                                                .end = 22000.0,
+                                                .duration = 0.8,
+                                                .level = -20.0,
+                                                .silenceBefore = 0.25,
+                                                .silenceAfter = impedance ? 0.6 : 0.3},
+                                      .temperature = 19.0},
+                         .date = day};
+    if (impedance) {
+        order.recorded.sense = 10.0;
+        order.recorded.lead = bench.lead;
+    } else {
+        order.recorded.fullScalePressure = bench.fullScalePressure;
+        order.recorded.fullScaleVoltage = bench.fullScaleVoltage;
+    }
+    YF_TRY(sweep, signal::makeSweep(order.recorded.sweep));
+    const auto play = signal::playSignal(sweep);
+    sim::Heard heard = impedance ? sim::hearJig(bench, play, sweep.rate)
+                                 : sim::hearResponse(bench, play, sweep.rate);
+    order.recording = {sweep.rate, std::move(heard.measured), std::move(heard.reference)};
+    YF_TRY(made, job::makeTake(order));
+    return std::move(made.take);
+}
+
+/// A set of angles as it would come from files: curves without samples.
+std::vector<job::Take> angles(const sim::SoundBench& onAxis, const job::Cabinet& cabinet) {
+    std::vector<job::Take> set;
+    for (const double angle : {-60.0, -30.0, -15.0, 15.0, 30.0, 60.0}) {
+        const sim::SoundBench bench = sim::turned(onAxis, cabinet, angle);
+        const curve::Axis axis = curve::within(curve::designAxis(), 200.0, 20000.0);
+        std::vector<curve::Complex> values;
+        for (const double f : axis) {
+            values.push_back(bench.pressure(f) * quantity::referenceVoltage);
+        }
+        job::Take take{.kind = job::TakeKind::response,
+                       .name = std::string(angle > 0.0 ? "right " : "left ") +
+                               std::to_string(static_cast<int>(std::abs(angle))),
+                       .understood = "One of a set of angles.",
+                       .date = day};
+        take.recorded = {.cabinet = cabinet.id,
+                         .angle = angle,
+                         .condition = "as received",
+                         .device = "Simulated bench",
+                         .simulated = true};
+        take.curve =
+            std::make_shared<const curve::Curve>(axis, std::move(values), curve::Phase::common);
+        set.push_back(std::move(take));
+    }
+    return set;
+}
+
+} // namespace
+
+job::Edit recordAsReceived() {
+    return {"Record the pair as received",
+            [](const job::Job& job) -> Result<job::Job> {
+                job::Job changed = job;
+                const auto join = [&](job::Take take) {
+                    take.id = "take-" + std::to_string(changed.takes.size() + 1);
+                    take.curveKey = job::curveKey(*take.curve);
+                    changed.takes.push_back(std::move(take));
+                };
+                int seed = 1;
+                std::map<std::string, sim::SoundBench> benches;
+                for (const Wanted& w : wanted) {
+                    const std::string what = std::string(w.cabinet) + ' ' + w.driver;
+                    if (!benches.contains(what)) {
+                        YF_TRY(
+                            bench,
+                            sim::soundBench(
+                                job, {.cabinet = w.cabinet, .driver = w.driver, .distance = 1.0}));
+                        benches.emplace(what, std::move(bench));
+                    }
+                    YF_TRY(take, recordOne(benches.at(what), w, seed++));
+                    join(std::move(take));
+                }
+                for (const std::string cabinet : {"left", "right"}) {
+                    for (job::Take& take :
+                         angles(benches.at(cabinet + ' '), *job::findCabinet(job, cabinet))) {
+                        join(std::move(take));
+                    }
+                }
+                return changed;
+            },
+            {}};
+}
+
+} // namespace yf::demo
