@@ -35,6 +35,7 @@
 #include <QCloseEvent>
 #include <QDate>
 #include <QDragEnterEvent>
+#include <QElapsedTimer>
 #include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -892,6 +893,12 @@ void MainWindow::reveal(const QString& part) {
         stage_->reveal(part);
     } else if (part.startsWith(QLatin1String("measure:"))) {
         stage_->reveal(part.mid(8));
+    } else if (part.startsWith(QLatin1String("wait:"))) {
+        QElapsedTimer waited;
+        waited.start();
+        while (waited.elapsed() < part.mid(5).toInt()) {
+            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
+        }
     } else if (part == QLatin1String("snapshot")) {
         holdSnapshot();
     }

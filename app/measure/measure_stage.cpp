@@ -65,7 +65,6 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
         tab->setObjectName(QStringLiteral("measure_tab_%1").arg(QLatin1String(pageIds[page])));
         tab->setText(titles[page]);
         tab->setCheckable(true);
-        tab->setAutoExclusive(true);
         tab->setProperty("chip", true);
         connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
         head->addWidget(tab);
@@ -156,7 +155,9 @@ void MeasureStage::showTakes() {
 
 void MeasureStage::showPage(int page) {
     pages_->setCurrentIndex(page);
-    tabs_[page]->setChecked(true);
+    for (int i = 0; i < tabs_.size(); ++i) {
+        tabs_[i]->setChecked(i == page);
+    }
     showTakes();
 }
 

@@ -109,6 +109,7 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
         f->setObjectName(name);
         f->setAccessibleName(accessible);
         f->setMayBeEmpty(true);
+        f->setPlaceholderText(QStringLiteral("–"));
         f->setMinimumWidth(72);
         connect(f, &QuantityField::valueChanged, this, [this] {
             showVas();

@@ -6,6 +6,7 @@
 #include "app/plots/plot.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
+#include "core/curve/smooth.h"
 #include "core/quantity/level.h"
 #include "core/text/number.h"
 
@@ -151,27 +152,35 @@ void TimePage::showDistortion() {
             Trace trace{.id = QStringLiteral("harmonic_%1").arg(order + 2),
                         .label = tr("harmonic %1").arg(order + 2),
                         .stroke = strokes[order]};
+            std::vector<double> at;
+            std::vector<curve::Complex> size;
+            std::vector<bool> clear;
             for (std::size_t k = 0; k < d.frequencies.size(); ++k) {
                 const auto above = std::ranges::lower_bound(f, d.frequencies[k] * 0.999);
                 if (above == f.end() || *above > d.frequencies[k] * 1.02 || !d.orders[order][k]) {
                     continue;
                 }
-                const auto at = static_cast<std::size_t>(above - f.begin());
-                const double fundamental = 20.0 * std::log10(std::abs(take_->curve->values()[at]) /
-                                                             quantity::referencePressure);
-                trace.frequencies << d.frequencies[k];
-                trace.values << fundamental +
-                                    quantity::decibels(std::max(*d.orders[order][k], 1e-9));
+                const auto point = static_cast<std::size_t>(above - f.begin());
+                at.push_back(d.frequencies[k]);
+                size.emplace_back(std::abs(take_->curve->values()[point]) *
+                                  std::max(*d.orders[order][k], 1e-9));
                 constexpr double over = 2.0; // 6 dB above what noise alone would show
-                trace.trusted << (d.floor[order][k] &&
-                                  *d.orders[order][k] > over * *d.floor[order][k]);
+                clear.push_back(d.floor[order][k] &&
+                                *d.orders[order][k] > over * *d.floor[order][k]);
+            }
+            if (at.size() > 1) {
+                constexpr double fraction = 6.0; // of an octave, for the eye
+                const auto smooth = curve::smoothed(
+                    curve::Curve(at, size, curve::Phase::none), fraction, curve::Smoothing::power);
+                trace = traceOf({trace.id, trace.label}, trace.stroke, smooth, Shown::level);
+                trace.trusted = QVector<bool>(clear.begin(), clear.end());
             }
             if (trace.frequencies.size() > 1) {
                 picture.traces << trace;
             }
         }
         picture.scale = job::HouseScale{job::ScaleKind::level, 20.0, 20000.0, 10.0, 110.0};
-        picture.foot = tr("thin and broken: within 6 dB of the noise");
+        picture.foot = tr("harmonics 1/6 octave; thin and broken: within 6 dB of the noise");
     }
     distortion_->display(picture);
 }

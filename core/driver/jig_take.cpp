@@ -15,7 +15,7 @@ Ratios ratiosOf(const measure::Examined& e, const signal::Sweep& sweep, const cu
     const double silence = static_cast<double>(sweep.after) / sweep.rate;
     const double right = std::clamp(silence, 0.01, 1.0);
     // The band's lower edge rings before time zero as well.
-    const double left = std::clamp(2.0 / sweep.start, 0.02, 0.5);
+    const double left = std::clamp(4.0 / sweep.start, 0.02, 0.6);
     const signal::Impulse impulse =
         signal::impulseOf(e.response, e.spectra.length, sweep.rate, left, right);
     const signal::Gate window{.left = left, .right = right, .taper = 0.1};

@@ -97,12 +97,22 @@ std::vector<Pole> poles(std::span<const Complex> x, double rate, double centre, 
     const Eigen::MatrixXcd V2 = V.bottomRows(L).conjugate();
     const Eigen::MatrixXcd A = V1.colPivHouseholderQr().solve(V2);
     const Eigen::VectorXcd z = Eigen::ComplexEigenSolver<Eigen::MatrixXcd>(A, false).eigenvalues();
-    Eigen::MatrixXcd Z(N, order);
+    // Growing ones are noise, and their columns would bury all others.
+    std::vector<Complex> falling;
     for (Eigen::Index c = 0; c < order; ++c) {
+        if (std::abs(z(c)) < 1.0 && std::abs(z(c)) > 0.0) {
+            falling.push_back(z(c));
+        }
+    }
+    if (falling.empty()) {
+        return {};
+    }
+    Eigen::MatrixXcd Z(N, static_cast<Eigen::Index>(falling.size()));
+    for (Eigen::Index c = 0; c < Z.cols(); ++c) {
         Complex power = 1.0;
         for (Eigen::Index r = 0; r < N; ++r) {
             Z(r, c) = power;
-            power *= z(c);
+            power *= falling[static_cast<std::size_t>(c)];
         }
     }
     Eigen::VectorXcd data(N);
@@ -111,10 +121,11 @@ std::vector<Pole> poles(std::span<const Complex> x, double rate, double centre, 
     }
     const Eigen::VectorXcd residues = Z.colPivHouseholderQr().solve(data);
     std::vector<Pole> found;
-    for (Eigen::Index c = 0; c < order; ++c) {
-        const double decay = -std::log(std::abs(z(c))) * rate;
-        const double f = centre + std::arg(z(c)) * rate / (2.0 * pi);
-        if (decay > 0.0 && f > 0.0) {
+    for (Eigen::Index c = 0; c < Z.cols(); ++c) {
+        const Complex pole = falling[static_cast<std::size_t>(c)];
+        const double decay = -std::log(std::abs(pole)) * rate;
+        const double f = centre + std::arg(pole) * rate / (2.0 * pi);
+        if (f > 0.0) {
             found.push_back({f, pi * f / decay, std::abs(residues(c))});
         }
     }
