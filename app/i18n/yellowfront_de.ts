@@ -2981,6 +2981,130 @@ Ohm gegen den Aufdruck.</translation>
         <source>Not compared for lack of figures: %1.</source>
         <translation>Nicht verglichen, weil Angaben fehlen: %1.</translation>
     </message>
+    <message>
+        <source>Nothing was heard. Is the amplifier on, and are the right output and input chosen?</source>
+        <translation>Es war nichts zu hören. Ist der Verstärker an, sind der richtige Ausgang und Eingang gewählt?</translation>
+    </message>
+    <message>
+        <source>Microphone and reference are exchanged: read them the other way round.</source>
+        <translation>Mikrofon und Referenz sind vertauscht: andersherum lesen.</translation>
+    </message>
+    <message>
+        <source>The reference input carries no signal: check the cable that brings the play signal back.</source>
+        <translation>Der Referenzeingang führt kein Signal: das Kabel prüfen, das den Gleitton zurückführt.</translation>
+    </message>
+    <message>
+        <source>The microphone&apos;s input is overloaded: lower its gain by 6 dB and repeat.</source>
+        <translation>Der Mikrofoneingang ist übersteuert: seine Verstärkung um 6 dB senken und wiederholen.</translation>
+    </message>
+    <message>
+        <source>The reference input is overloaded: lower its gain by 6 dB and repeat.</source>
+        <translation>Der Referenzeingang ist übersteuert: seine Verstärkung um 6 dB senken und wiederholen.</translation>
+    </message>
+    <message>
+        <source>The sound system reported lost samples: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem meldete verlorene Abtastwerte: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
+    </message>
+    <message>
+        <source>The sound system lost %1 samples at %2: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem verlor %1 Abtastwerte bei %2: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
+    </message>
+    <message>
+        <source>The sound system put in %1 samples at %2: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem fügte %1 Abtastwerte bei %2 ein: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
+    </message>
+    <message>
+        <source>Too quiet, with a peak of %1: raise the input gain by %2.</source>
+        <translation>Zu leise, mit einer Spitze von %1: die Eingangsverstärkung um %2 heben.</translation>
+    </message>
+    <message>
+        <source>Too noisy: signal to noise is %1, %2 short of what a curve needs. A longer sweep, more level, or a quieter hour.</source>
+        <translation>Zu verrauscht: der Störabstand ist %1, für eine Kurve fehlen %2. Ein längerer Gleitton, mehr Pegel oder eine ruhigere Stunde.</translation>
+    </message>
+    <message>
+        <source>Something loud happened at %1: make a second take.</source>
+        <translation>Bei %1 geschah etwas Lautes: eine zweite Aufnahme machen.</translation>
+    </message>
+    <message>
+        <source>Repeat %1 was disturbed and left out.</source>
+        <translation>Wiederholung %1 war gestört und blieb weg.</translation>
+    </message>
+    <message>
+        <source>Two clocks, %1 apart: corrected. One interface for both is better.</source>
+        <translation>Zwei Takte, %1 auseinander: berichtigt. Ein Gerät für beides ist besser.</translation>
+    </message>
+    <message>
+        <source>%1 hum at %2: check for an earth loop and the microphone&apos;s cable.</source>
+        <translation>%1 Brummen mit %2: nach einer Erdschleife und dem Mikrofonkabel sehen.</translation>
+    </message>
+    <message>
+        <source>The reference is the wrong way round: swap its wires. The polarity is not stated.</source>
+        <translation>Die Referenz ist falsch herum: ihre Drähte tauschen. Die Polarität wird nicht angegeben.</translation>
+    </message>
+    <message>
+        <source>Arrival %1, gate %2, valid from %3.</source>
+        <translation>Eintreffen %1, Fenster %2, gültig ab %3.</translation>
+    </message>
+    <message>
+        <source>Sense resistor %1, leads %2 taken off, uncertainty %3 %.</source>
+        <translation>Messwiderstand %1, Leitungen %2 abgezogen, Unsicherheit %3 %.</translation>
+    </message>
+    <message>
+        <source>One of a set of angles.</source>
+        <translation>Eine aus einem Satz von Winkeln.</translation>
+    </message>
+    <message>
+        <source>Re from the curve is %1 % off the reading by meter: leads, or the jig&apos;s calibration?</source>
+        <translation>Re aus der Kurve liegt %1 % neben dem Wert des Messgeräts: Leitungen, oder die Kalibrierung des Messadapters?</translation>
+    </message>
+    <message>
+        <source>No phase: half the data, and wider limits.</source>
+        <translation>Keine Phase: die halben Daten und weitere Grenzen.</translation>
+    </message>
+    <message>
+        <source>The data begin close to the resonance: points below it would help.</source>
+        <translation>Die Daten beginnen dicht an der Resonanz: Punkte darunter würden helfen.</translation>
+    </message>
+    <message>
+        <source>More than a tenth of the points do not fit: repeat the take.</source>
+        <translation>Mehr als ein Zehntel der Punkte passt nicht: die Aufnahme wiederholen.</translation>
+    </message>
+    <message>
+        <source>Distortion at half of %1 still excites the peak there.</source>
+        <translation>Verzerrung bei der Hälfte von %1 regt die Spitze dort noch an.</translation>
+    </message>
+    <message>
+        <source>Without a measured response, breakup and its own fall are not known.</source>
+        <translation>Ohne gemessenen Frequenzgang sind Aufbrechen und eigenes Abfallen nicht bekannt.</translation>
+    </message>
+    <message>
+        <source>The data do not hold the reference band: their whole range was taken.</source>
+        <translation>Die Daten enthalten das Bezugsband nicht: ihr ganzer Bereich wurde genommen.</translation>
+    </message>
+    <message>
+        <source>No band is left between %1 and %2: steeper slopes, another place, or another driver.</source>
+        <translation>Zwischen %1 und %2 bleibt kein Band: steilere Flanken, ein anderer Platz oder ein anderer Treiber.</translation>
+    </message>
+    <message>
+        <source>Record %1</source>
+        <translation>%1 aufnehmen</translation>
+    </message>
+    <message>
+        <source>Gate to %1</source>
+        <translation>Fenster auf %1</translation>
+    </message>
+    <message>
+        <source>Describe a take</source>
+        <translation>Eine Aufnahme beschreiben</translation>
+    </message>
+    <message>
+        <source>Use another take</source>
+        <translation>Eine andere Aufnahme verwenden</translation>
+    </message>
+    <message>
+        <source>Record the pair as received</source>
+        <translation>Das Paar aufnehmen, wie es kam</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CabinetChips</name>
@@ -3406,6 +3530,239 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::CurvesPage</name>
+    <message>
+        <source>No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.</source>
+        <translation>Noch kein Frequenzgang. Eine Tabelle mit Frequenz, Pegel und Phase auf den Treiber ziehen; ohne sie lässt sich keine Summe zeigen.</translation>
+    </message>
+    <message>
+        <source>No impedance yet. Drop a table of frequency, ohms and phase on the driver; without it no network can be computed.</source>
+        <translation>Noch keine Impedanz. Eine Tabelle mit Frequenz, Ohm und Phase auf den Treiber ziehen; ohne sie lässt sich keine Weiche rechnen.</translation>
+    </message>
+    <message>
+        <source>Believed from %1 to %2; drawn thin and broken beyond.</source>
+        <translation>Glaubwürdig von %1 bis %2; darüber hinaus dünn und gebrochen gezeichnet.</translation>
+    </message>
+    <message>
+        <source>No phase: it cannot be summed or loaded yet.</source>
+        <translation>Keine Phase: lässt sich noch nicht summieren oder belasten.</translation>
+    </message>
+    <message>
+        <source>Phase computed from the levels (minimum phase); it holds no flight time.</source>
+        <translation>Phase aus den Pegeln gerechnet (Minimalphase); sie enthält keine Laufzeit.</translation>
+    </message>
+    <message>
+        <source>1/%1 octave, for the eye</source>
+        <translation>1/%1 Oktave, fürs Auge</translation>
+    </message>
+    <message>
+        <source>unsmoothed</source>
+        <translation>ungeglättet</translation>
+    </message>
+    <message>
+        <source>1/%1 octave</source>
+        <translation>1/%1 Oktave</translation>
+    </message>
+    <message>
+        <source>%1 V, %2 m</source>
+        <translation>%1 V, %2 m</translation>
+    </message>
+    <message>
+        <source>gate %1 ms</source>
+        <translation>Fenster %1 ms</translation>
+    </message>
+    <message>
+        <source>no gate noted</source>
+        <translation>kein Fenster vermerkt</translation>
+    </message>
+    <message>
+        <source>simulated</source>
+        <translation>simuliert</translation>
+    </message>
+    <message>
+        <source>whole, %1</source>
+        <translation>ganz, %1</translation>
+    </message>
+    <message>
+        <source>Use the minimum phase</source>
+        <translation>Minimalphase verwenden</translation>
+    </message>
+    <message>
+        <source>Computes the phase from the levels: right for a single driver but for its flight time. Joins as a new take; can be undone.</source>
+        <translation>Rechnet die Phase aus den Pegeln: richtig für einen einzelnen Treiber bis auf seine Laufzeit. Kommt als neue Aufnahme dazu; lässt sich zurücknehmen.</translation>
+    </message>
+    <message>
+        <source>Smoothing of the picture</source>
+        <translation>Glättung des Bildes</translation>
+    </message>
+    <message>
+        <source>For the eye only: the data keep their detail.</source>
+        <translation>Nur fürs Auge: die Daten behalten ihre Einzelheiten.</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie sie ist</translation>
+    </message>
+    <message>
+        <source>Which phase is shown</source>
+        <translation>Welche Phase gezeigt wird</translation>
+    </message>
+    <message>
+        <source>measured phase</source>
+        <translation>gemessene Phase</translation>
+    </message>
+    <message>
+        <source>minimum phase</source>
+        <translation>Minimalphase</translation>
+    </message>
+    <message>
+        <source>excess, delay taken out</source>
+        <translation>Überschuss, Laufzeit entfernt</translation>
+    </message>
+    <message>
+        <source>Difference</source>
+        <translation>Differenz</translation>
+    </message>
+    <message>
+        <source>The ticked take less the chosen one, about the middle of the scale.</source>
+        <translation>Die angehakte Aufnahme weniger die gewählte, um die Mitte der Skala.</translation>
+    </message>
+    <message>
+        <source>Bring together</source>
+        <translation>Zusammenlegen</translation>
+    </message>
+    <message>
+        <source>Laid-over takes are shifted to the chosen one&apos;s mean level, 300 Hz to 3 kHz.</source>
+        <translation>Darübergelegte Aufnahmen werden auf den mittleren Pegel der gewählten geschoben, 300 Hz bis 3 kHz.</translation>
+    </message>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Response phase</source>
+        <translation>Phase des Frequenzgangs</translation>
+    </message>
+    <message>
+        <source>Impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>Impedance phase</source>
+        <translation>Phase der Impedanz</translation>
+    </message>
+    <message>
+        <source>no response yet</source>
+        <translation>noch kein Frequenzgang</translation>
+    </message>
+    <message>
+        <source>no impedance yet</source>
+        <translation>noch keine Impedanz</translation>
+    </message>
+    <message>
+        <source>no phase</source>
+        <translation>keine Phase</translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>|Z|</source>
+        <translation>|Z|</translation>
+    </message>
+    <message>
+        <source>, %1 dB</source>
+        <translation>, %1 dB</translation>
+    </message>
+    <message>
+        <source>difference + %1 dB</source>
+        <translation>Differenz + %1 dB</translation>
+    </message>
+    <message>
+        <source>wrapped to ±180°, no delay removed</source>
+        <translation>auf ±180° umbrochen, keine Laufzeit entfernt</translation>
+    </message>
+    <message>
+        <source>minimum phase of the levels</source>
+        <translation>Minimalphase der Pegel</translation>
+    </message>
+    <message>
+        <source>delay of %1 taken out</source>
+        <translation>Laufzeit von %1 entfernt</translation>
+    </message>
+    <message>
+        <source>phase</source>
+        <translation>Phase</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::DecayPage</name>
+    <message>
+        <source>Kind of decay</source>
+        <translation>Art des Abklingens</translation>
+    </message>
+    <message>
+        <source>after a pulse, over time</source>
+        <translation>nach einem Impuls, über der Zeit</translation>
+    </message>
+    <message>
+        <source>after bursts, over periods</source>
+        <translation>nach Tonstößen, über Perioden</translation>
+    </message>
+    <message>
+        <source>What may take part</source>
+        <translation>Was mitspielen darf</translation>
+    </message>
+    <message>
+        <source>within the gate</source>
+        <translation>innerhalb des Fensters</translation>
+    </message>
+    <message>
+        <source>with the room</source>
+        <translation>mit dem Raum</translation>
+    </message>
+    <message>
+        <source>working …</source>
+        <translation>rechnet …</translation>
+    </message>
+    <message>
+        <source>Nothing rings on that %1 could show.</source>
+        <translation>Es klingt nichts nach, das %1 zeigen könnten.</translation>
+    </message>
+    <message>
+        <source>%1 modes ring on; shorter ones than %2 are seen, longer ones hidden by it.</source>
+        <translation>%1 Moden klingen nach; kürzere als %2 sind zu sehen, längere dadurch verborgen.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::DecayView</name>
+    <message>
+        <source>Decay over frequency and time</source>
+        <translation>Abklingen über Frequenz und Zeit</translation>
+    </message>
+    <message>
+        <source>%1 with Q %2</source>
+        <translation>%1 mit Q %2</translation>
+    </message>
+    <message>
+        <source>No mode that rings on was found.</source>
+        <translation>Keine nachklingende Mode gefunden.</translation>
+    </message>
+    <message>
+        <source>Rings on at %1.</source>
+        <translation>Klingt nach bei %1.</translation>
+    </message>
+    <message>
+        <source>Choose a response that was recorded here: its samples show how it dies away.</source>
+        <translation>Einen hier aufgenommenen Frequenzgang wählen: seine Messwerte zeigen, wie er abklingt.</translation>
+    </message>
+    <message>
+        <source>%1 periods</source>
+        <translation>%1 Perioden</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::Desk</name>
     <message>
         <source>A newer version of this program has made %1, so it is open for reading only. Changes are kept in memory until they get a file.</source>
@@ -3811,6 +4168,29 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>No cabinet</source>
         <translation>Kein Gehäuse</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::GateView</name>
+    <message>
+        <source>Response over time, with the gate</source>
+        <translation>Antwort über der Zeit, mit dem Fenster</translation>
+    </message>
+    <message>
+        <source>Choose a take that was recorded here: its samples show the impulse.</source>
+        <translation>Eine hier gemachte Aufnahme wählen: ihre Messwerte zeigen den Impuls.</translation>
+    </message>
+    <message>
+        <source>first reflection %1, %2 dB</source>
+        <translation>erste Reflexion %1, %2 dB</translation>
+    </message>
+    <message>
+        <source>gate %1, valid from %2</source>
+        <translation>Fenster %1, gültig ab %2</translation>
+    </message>
+    <message>
+        <source>The gate ends %1 after the arrival; the curve is valid from %2.</source>
+        <translation>Das Fenster endet %1 nach dem Eintreffen; die Kurve gilt ab %2.</translation>
     </message>
 </context>
 <context>
@@ -4268,6 +4648,21 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::LevelBars</name>
+    <message>
+        <source>Levels of both inputs</source>
+        <translation>Pegel beider Eingänge</translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation>gemessen</translation>
+    </message>
+    <message>
+        <source>reference</source>
+        <translation>Referenz</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::LineBar</name>
     <message>
         <source>saving …</source>
@@ -4706,72 +5101,8 @@ Ohm gegen den Aufdruck.</translation>
 <context>
     <name>yf::app::MeasureStage</name>
     <message>
-        <source>No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.</source>
-        <translation>Noch kein Frequenzgang. Eine Tabelle mit Frequenz, Pegel und Phase auf das Chassis ziehen; ohne sie gibt es keine Summe.</translation>
-    </message>
-    <message>
-        <source>No impedance yet. Drop a table of frequency, ohms and phase on the driver; without it no network can be computed.</source>
-        <translation>Noch keine Impedanz. Eine Tabelle mit Frequenz, Ohm und Phase auf das Chassis ziehen; ohne sie lässt sich keine Weiche berechnen.</translation>
-    </message>
-    <message>
-        <source>Believed from %1 to %2; drawn thin and broken beyond.</source>
-        <translation>Geglaubt von %1 bis %2; darüber hinaus dünn und gestrichelt.</translation>
-    </message>
-    <message>
-        <source>No phase: it cannot be summed or loaded yet.</source>
-        <translation>Keine Phase: kann noch nicht summiert oder belastet werden.</translation>
-    </message>
-    <message>
-        <source>Phase computed from the levels (minimum phase); it holds no flight time.</source>
-        <translation>Phase aus den Pegeln berechnet (Minimalphase); sie enthält keine Laufzeit.</translation>
-    </message>
-    <message>
-        <source>unsmoothed</source>
-        <translation>ungeglättet</translation>
-    </message>
-    <message>
-        <source>1/%1 octave</source>
-        <translation>1/%1 Oktave</translation>
-    </message>
-    <message>
-        <source>%1 V, %2 m</source>
-        <translation>%1 V, %2 m</translation>
-    </message>
-    <message>
-        <source>gate %1 ms</source>
-        <translation>Fenster %1 ms</translation>
-    </message>
-    <message>
-        <source>no gate noted</source>
-        <translation>kein Fenster notiert</translation>
-    </message>
-    <message>
         <source>Open table …</source>
         <translation>Tabelle öffnen …</translation>
-    </message>
-    <message>
-        <source>Use the minimum phase</source>
-        <translation>Minimalphase verwenden</translation>
-    </message>
-    <message>
-        <source>Computes the phase from the levels: right for a single driver but for its flight time. Joins as a new take; can be undone.</source>
-        <translation>Berechnet die Phase aus den Pegeln: richtig für ein einzelnes Chassis bis auf die Laufzeit. Kommt als neue Aufnahme hinzu; lässt sich rückgängig machen.</translation>
-    </message>
-    <message>
-        <source>Response</source>
-        <translation>Frequenzgang</translation>
-    </message>
-    <message>
-        <source>Response phase</source>
-        <translation>Phase des Frequenzgangs</translation>
-    </message>
-    <message>
-        <source>Impedance</source>
-        <translation>Impedanz</translation>
-    </message>
-    <message>
-        <source>Impedance phase</source>
-        <translation>Phase der Impedanz</translation>
     </message>
     <message>
         <source>nothing yet</source>
@@ -4790,36 +5121,28 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Kein Chassis gewählt</translation>
     </message>
     <message>
-        <source>no response yet</source>
-        <translation>noch kein Frequenzgang</translation>
-    </message>
-    <message>
-        <source>no impedance yet</source>
-        <translation>noch keine Impedanz</translation>
-    </message>
-    <message>
-        <source>no phase</source>
-        <translation>keine Phase</translation>
-    </message>
-    <message>
-        <source>level</source>
-        <translation>Pegel</translation>
-    </message>
-    <message>
-        <source>|Z|</source>
-        <translation>|Z|</translation>
-    </message>
-    <message>
-        <source>phase</source>
-        <translation>Phase</translation>
-    </message>
-    <message>
-        <source>wrapped to ±180°, no delay removed</source>
-        <translation>auf ±180° gefaltet, keine Laufzeit entfernt</translation>
-    </message>
-    <message>
         <source>Measure</source>
         <translation>Messen</translation>
+    </message>
+    <message>
+        <source>Curves</source>
+        <translation>Kurven</translation>
+    </message>
+    <message>
+        <source>Record</source>
+        <translation>Aufnehmen</translation>
+    </message>
+    <message>
+        <source>Time and gate</source>
+        <translation>Zeit und Fenster</translation>
+    </message>
+    <message>
+        <source>Decay</source>
+        <translation>Abklingen</translation>
+    </message>
+    <message>
+        <source>Parameters</source>
+        <translation>Parameter</translation>
     </message>
 </context>
 <context>
@@ -5158,6 +5481,181 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>remark</source>
         <translation>Bemerkung</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ParametersPage</name>
+    <message>
+        <source>no inductance to speak of</source>
+        <translation>keine nennenswerte Induktivität</translation>
+    </message>
+    <message>
+        <source>a plain inductor</source>
+        <translation>eine einfache Spule</translation>
+    </message>
+    <message>
+        <source>a power of frequency</source>
+        <translation>eine Potenz der Frequenz</translation>
+    </message>
+    <message>
+        <source>two inductors and a resistor</source>
+        <translation>zwei Spulen und ein Widerstand</translation>
+    </message>
+    <message>
+        <source>a semi-inductor, as of bare steel</source>
+        <translation>eine Halbinduktivität, wie bei blankem Eisen</translation>
+    </message>
+    <message>
+        <source>a semi-inductor with a shorting ring</source>
+        <translation>eine Halbinduktivität mit Kurzschlussring</translation>
+    </message>
+    <message>
+        <source>Impedance and its model</source>
+        <translation>Impedanz und ihr Modell</translation>
+    </message>
+    <message>
+        <source>Parameters with their 95 % limits</source>
+        <translation>Parameter mit ihren 95-%-Grenzen</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>Measured, 95 %</source>
+        <translation>Gemessen, 95 %</translation>
+    </message>
+    <message>
+        <source>Printed</source>
+        <translation>Aufgedruckt</translation>
+    </message>
+    <message>
+        <source>Area of the cone, cm²</source>
+        <translation>Fläche der Membran, cm²</translation>
+    </message>
+    <message>
+        <source>Resonance with a mass on the cone</source>
+        <translation>Resonanz mit einer Masse auf der Membran</translation>
+    </message>
+    <message>
+        <source>That mass, g</source>
+        <translation>Diese Masse, g</translation>
+    </message>
+    <message>
+        <source>Net volume of a closed test box, l</source>
+        <translation>Nettovolumen einer geschlossenen Testbox, l</translation>
+    </message>
+    <message>
+        <source>Resonance in that box</source>
+        <translation>Resonanz in dieser Box</translation>
+    </message>
+    <message>
+        <source>Vas, by a second take</source>
+        <translation>Vas, durch eine zweite Aufnahme</translation>
+    </message>
+    <message>
+        <source>Sd, cm²</source>
+        <translation>Sd, cm²</translation>
+    </message>
+    <message>
+        <source>mass, g</source>
+        <translation>Masse, g</translation>
+    </message>
+    <message>
+        <source>fs with it</source>
+        <translation>fs damit</translation>
+    </message>
+    <message>
+        <source>or box, l</source>
+        <translation>oder Box, l</translation>
+    </message>
+    <message>
+        <source>fs in it</source>
+        <translation>fs darin</translation>
+    </message>
+    <message>
+        <source>Usable band</source>
+        <translation>Nutzbares Band</translation>
+    </message>
+    <message>
+        <source>no impedance yet: record one, or open a table</source>
+        <translation>noch keine Impedanz: eine aufnehmen oder eine Tabelle öffnen</translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation>gemessen</translation>
+    </message>
+    <message>
+        <source>working …</source>
+        <translation>rechnet …</translation>
+    </message>
+    <message>
+        <source>model</source>
+        <translation>Modell</translation>
+    </message>
+    <message>
+        <source>Coil: %1; %2 % off in the mean.</source>
+        <translation>Schwingspule: %1; im Mittel %2 % daneben.</translation>
+    </message>
+    <message>
+        <source>A plain inductor would be %1 % off.</source>
+        <translation>Eine einfache Spule läge %1 % daneben.</translation>
+    </message>
+    <message>
+        <source>By the mass: Vas %1, Mms %2, Bl %3.</source>
+        <translation>Durch die Masse: Vas %1, Mms %2, Bl %3.</translation>
+    </message>
+    <message>
+        <source>The resonance fell by %1 %: %2 would be better.</source>
+        <translation>Die Resonanz fiel um %1 %: %2 wären besser.</translation>
+    </message>
+    <message>
+        <source>By the box: Vas %1, from the frequencies alone.</source>
+        <translation>Durch die Box: Vas %1, aus den Frequenzen allein.</translation>
+    </message>
+    <message>
+        <source>A box of %1 would be better.</source>
+        <translation>Eine Box von %1 wäre besser.</translation>
+    </message>
+    <message>
+        <source>Put a weighed lump of putty around the dust cap, or the driver into a closed box of known volume; take the impedance again and enter the resonance.</source>
+        <translation>Einen gewogenen Klumpen Knetmasse um die Staubkappe legen, oder den Treiber in eine geschlossene Box bekannten Volumens setzen; die Impedanz noch einmal aufnehmen und die Resonanz eintragen.</translation>
+    </message>
+    <message>
+        <source>its resonance</source>
+        <translation>seine Resonanz</translation>
+    </message>
+    <message>
+        <source>its travel</source>
+        <translation>seinen Hub</translation>
+    </message>
+    <message>
+        <source>a mode of its cone</source>
+        <translation>eine Mode seiner Membran</translation>
+    </message>
+    <message>
+        <source>its own fall</source>
+        <translation>sein eigenes Abfallen</translation>
+    </message>
+    <message>
+        <source>its size: it beams beyond</source>
+        <translation>seine Größe: darüber bündelt er</translation>
+    </message>
+    <message>
+        <source>From %1, by %2;</source>
+        <translation>Ab %1, durch %2;</translation>
+    </message>
+    <message>
+        <source>From what its box allows;</source>
+        <translation>Ab dem, was seine Box erlaubt;</translation>
+    </message>
+    <message>
+        <source>up to %1, by %2.</source>
+        <translation>bis %1, durch %2.</translation>
+    </message>
+    <message>
+        <source>Peak at %1, %2 dB, Q %3.</source>
+        <translation>Spitze bei %1, %2 dB, Q %3.</translation>
     </message>
 </context>
 <context>
@@ -5600,6 +6098,269 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::RecordPage</name>
+    <message>
+        <source>Device</source>
+        <translation>Gerät</translation>
+    </message>
+    <message>
+        <source>What is measured</source>
+        <translation>Was gemessen wird</translation>
+    </message>
+    <message>
+        <source>impedance of this driver</source>
+        <translation>Impedanz dieses Treibers</translation>
+    </message>
+    <message>
+        <source>impedance of the whole cabinet</source>
+        <translation>Impedanz der ganzen Box</translation>
+    </message>
+    <message>
+        <source>response on axis</source>
+        <translation>Frequenzgang auf Achse</translation>
+    </message>
+    <message>
+        <source>response at an angle</source>
+        <translation>Frequenzgang unter einem Winkel</translation>
+    </message>
+    <message>
+        <source>near the cone</source>
+        <translation>nah an der Membran</translation>
+    </message>
+    <message>
+        <source>in the port</source>
+        <translation>im Port</translation>
+    </message>
+    <message>
+        <source>response of the whole cabinet</source>
+        <translation>Frequenzgang der ganzen Box</translation>
+    </message>
+    <message>
+        <source>Plane of the angle</source>
+        <translation>Ebene des Winkels</translation>
+    </message>
+    <message>
+        <source>right +, left −</source>
+        <translation>rechts +, links −</translation>
+    </message>
+    <message>
+        <source>up +, down −</source>
+        <translation>oben +, unten −</translation>
+    </message>
+    <message>
+        <source>Angle in degrees</source>
+        <translation>Winkel in Grad</translation>
+    </message>
+    <message>
+        <source>Repeats</source>
+        <translation>Wiederholungen</translation>
+    </message>
+    <message>
+        <source>Distance of the microphone</source>
+        <translation>Abstand des Mikrofons</translation>
+    </message>
+    <message>
+        <source>Level of the sweep</source>
+        <translation>Pegel des Gleittons</translation>
+    </message>
+    <message>
+        <source>Length of one sweep</source>
+        <translation>Länge eines Gleittons</translation>
+    </message>
+    <message>
+        <source>Lowest frequency</source>
+        <translation>Tiefste Frequenz</translation>
+    </message>
+    <message>
+        <source>Sense resistor</source>
+        <translation>Messwiderstand</translation>
+    </message>
+    <message>
+        <source>Height of the driver above the floor</source>
+        <translation>Höhe des Treibers über dem Boden</translation>
+    </message>
+    <message>
+        <source>Height of the ceiling</source>
+        <translation>Höhe der Decke</translation>
+    </message>
+    <message>
+        <source>Measured input</source>
+        <translation>Gemessener Eingang</translation>
+    </message>
+    <message>
+        <source>Reference input</source>
+        <translation>Referenzeingang</translation>
+    </message>
+    <message>
+        <source>How far the sweep is</source>
+        <translation>Wie weit der Gleitton ist</translation>
+    </message>
+    <message>
+        <source>Sweep</source>
+        <translation>Gleitton</translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation>Abbrechen</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Discard</source>
+        <translation>Verwerfen</translation>
+    </message>
+    <message>
+        <source>This take</source>
+        <translation>Diese Aufnahme</translation>
+    </message>
+    <message>
+        <source>Measured on</source>
+        <translation>Gemessen an</translation>
+    </message>
+    <message>
+        <source>Reference on</source>
+        <translation>Referenz an</translation>
+    </message>
+    <message>
+        <source>What</source>
+        <translation>Was</translation>
+    </message>
+    <message>
+        <source>Plane</source>
+        <translation>Ebene</translation>
+    </message>
+    <message>
+        <source>Angle</source>
+        <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>Distance</source>
+        <translation>Abstand</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>Ceiling</source>
+        <translation>Decke</translation>
+    </message>
+    <message>
+        <source>Level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>Ab</translation>
+    </message>
+    <message>
+        <source>Length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>%1 (%2 in, %3 out, %4 kHz)</source>
+        <translation>%1 (%2 ein, %3 aus, %4 kHz)</translation>
+    </message>
+    <message>
+        <source>%1 s left</source>
+        <translation>noch %1 s</translation>
+    </message>
+    <message>
+        <source>judging …</source>
+        <translation>wird beurteilt …</translation>
+    </message>
+    <message>
+        <source>■ %1</source>
+        <translation>■ %1</translation>
+    </message>
+    <message>
+        <source>Stopped; nothing was kept.</source>
+        <translation>Angehalten; nichts wurde behalten.</translation>
+    </message>
+    <message>
+        <source>Simulated bench</source>
+        <translation>Simulierter Messplatz</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>input %1</source>
+        <translation>Eingang %1</translation>
+    </message>
+    <message>
+        <source>Amplifier, sense resistor, then the driver; the clips at its own lugs. Hold it firmly, nothing behind it. A power amplifier wants 10 to 22 Ω, a headphone output 33 to 100 Ω.</source>
+        <translation>Verstärker, Messwiderstand, dann der Treiber; die Klemmen an seinen eigenen Fahnen. Fest halten, nichts dahinter. Ein Leistungsverstärker will 10 bis 22 Ω, ein Kopfhörerausgang 33 bis 100 Ω.</translation>
+    </message>
+    <message>
+        <source>The microphone in front of this driver, at its height, pointing at it.</source>
+        <translation>Das Mikrofon vor diesem Treiber, in seiner Höhe, auf ihn gerichtet.</translation>
+    </message>
+    <message>
+        <source>Turn the loudspeaker, or move the microphone on a circle around it: right and up count as positive, as the microphone looks at the front.</source>
+        <translation>Den Lautsprecher drehen oder das Mikrofon auf einem Kreis um ihn führen: rechts und oben zählen positiv, so wie das Mikrofon auf die Front blickt.</translation>
+    </message>
+    <message>
+        <source>The microphone a few millimetres before the middle of the cone. Softly: it is loud there. Ear protection.</source>
+        <translation>Das Mikrofon wenige Millimeter vor der Mitte der Membran. Leise: dort ist es laut. Gehörschutz.</translation>
+    </message>
+    <message>
+        <source>The microphone in the middle of the port&apos;s mouth, in its plane.</source>
+        <translation>Das Mikrofon in der Mitte der Portmündung, in ihrer Ebene.</translation>
+    </message>
+    <message>
+        <source>The microphone at the height of the listener&apos;s ear, on the axis of the cabinet.</source>
+        <translation>Das Mikrofon in Höhe des Ohres, auf der Achse der Box.</translation>
+    </message>
+    <message>
+        <source>A tweeter&apos;s sweep starts at 500 Hz or above, and softly.</source>
+        <translation>Der Gleitton eines Hochtöners beginnt bei 500 Hz oder darüber, und leise.</translation>
+    </message>
+    <message>
+        <source>The room leaves %1 before the floor answers: valid from %2.</source>
+        <translation>Der Raum lässt %1, bevor der Boden antwortet: gültig ab %2.</translation>
+    </message>
+    <message>
+        <source>The room leaves %1 before the ceiling answers: valid from %2.</source>
+        <translation>Der Raum lässt %1, bevor die Decke antwortet: gültig ab %2.</translation>
+    </message>
+    <message>
+        <source>Raising both to %1 would help.</source>
+        <translation>Beide auf %1 zu heben würde helfen.</translation>
+    </message>
+    <message>
+        <source>Measured and reference are the same input: choose another one.</source>
+        <translation>Gemessen und Referenz sind derselbe Eingang: einen anderen wählen.</translation>
+    </message>
+    <message>
+        <source>✓ A good take: signal to noise %1 dB, peak %2 dB.</source>
+        <translation>✓ Eine gute Aufnahme: Störabstand %1 dB, Spitze %2 dB.</translation>
+    </message>
+    <message>
+        <source>First reflection %1 after the sound; the gate ends before it, valid from %2.</source>
+        <translation>Erste Reflexion %1 nach dem Schall; das Fenster endet davor, gültig ab %2.</translation>
+    </message>
+    <message>
+        <source>Keep anyway, marked</source>
+        <translation>Trotzdem behalten, vermerkt</translation>
+    </message>
+    <message>
+        <source>simulated</source>
+        <translation>simuliert</translation>
+    </message>
+    <message>
+        <source>|Z|</source>
+        <translation>|Z|</translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation>Pegel</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::ReplacementView</name>
     <message>
         <source>not known</source>
@@ -5719,6 +6480,29 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Stage %1, %2</source>
         <translation>Stufe %1, %2</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::SetupSketch</name>
+    <message>
+        <source>Where things stand</source>
+        <translation>Wo alles steht</translation>
+    </message>
+    <message>
+        <source>reference input</source>
+        <translation>Referenzeingang</translation>
+    </message>
+    <message>
+        <source>measured input</source>
+        <translation>gemessener Eingang</translation>
+    </message>
+    <message>
+        <source>seen from above</source>
+        <translation>von oben gesehen</translation>
+    </message>
+    <message>
+        <source>as close as it goes, in the middle</source>
+        <translation>so nah wie möglich, in der Mitte</translation>
     </message>
 </context>
 <context>
@@ -5874,6 +6658,204 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>A simulated speaker with a hidden fault: find it.</source>
         <translation>Ein simulierter Lautsprecher mit einem versteckten Fehler: ihn finden.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::TakeList</name>
+    <message>
+        <source>impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>near the cone</source>
+        <translation>nah an der Membran</translation>
+    </message>
+    <message>
+        <source>in the port</source>
+        <translation>im Port</translation>
+    </message>
+    <message>
+        <source>on axis</source>
+        <translation>auf Achse</translation>
+    </message>
+    <message>
+        <source>%1° right</source>
+        <translation>%1° rechts</translation>
+    </message>
+    <message>
+        <source>%1° left</source>
+        <translation>%1° links</translation>
+    </message>
+    <message>
+        <source>%1° up</source>
+        <translation>%1° oben</translation>
+    </message>
+    <message>
+        <source>%1° down</source>
+        <translation>%1° unten</translation>
+    </message>
+    <message>
+        <source>%1, %2 V</source>
+        <translation>%1, %2 V</translation>
+    </message>
+    <message>
+        <source>%1 m</source>
+        <translation>%1 m</translation>
+    </message>
+    <message>
+        <source>, gate %1</source>
+        <translation>, Fenster %1</translation>
+    </message>
+    <message>
+        <source>%1, %2 dB, %3 × %4 s</source>
+        <translation>%1, %2 dB, %3 × %4 s</translation>
+    </message>
+    <message>
+        <source>levels are relative: no calibration</source>
+        <translation>Pegel sind relativ: keine Kalibrierung</translation>
+    </message>
+    <message>
+        <source>%1 °C</source>
+        <translation>%1 °C</translation>
+    </message>
+    <message>
+        <source>imported: %1</source>
+        <translation>eingelesen: %1</translation>
+    </message>
+    <message>
+        <source>kept on purpose: %1</source>
+        <translation>mit Absicht behalten: %1</translation>
+    </message>
+    <message>
+        <source>judged: %1</source>
+        <translation>beurteilt: %1</translation>
+    </message>
+    <message>
+        <source>Takes; a tick lays one over the picture</source>
+        <translation>Aufnahmen; ein Haken legt eine über das Bild</translation>
+    </message>
+    <message>
+        <source>Condition of the speaker</source>
+        <translation>Zustand des Lautsprechers</translation>
+    </message>
+    <message>
+        <source>as received, after new parts …</source>
+        <translation>wie er kam, nach neuen Teilen …</translation>
+    </message>
+    <message>
+        <source>Note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>note</source>
+        <translation>Notiz</translation>
+    </message>
+    <message>
+        <source>Use this one</source>
+        <translation>Diese verwenden</translation>
+    </message>
+    <message>
+        <source>The network and all findings go by the take in use.</source>
+        <translation>Die Weiche und alle Befunde richten sich nach der verwendeten Aufnahme.</translation>
+    </message>
+    <message>
+        <source>Takes</source>
+        <translation>Aufnahmen</translation>
+    </message>
+    <message>
+        <source>whole, %1</source>
+        <translation>ganz, %1</translation>
+    </message>
+    <message>
+        <source>● in use · </source>
+        <translation>● in Gebrauch · </translation>
+    </message>
+    <message>
+        <source>▲ doubtful · </source>
+        <translation>▲ zweifelhaft · </translation>
+    </message>
+    <message>
+        <source>Nothing measured yet: record a sweep, or open a table.</source>
+        <translation>Noch nichts gemessen: einen Gleitton aufnehmen oder eine Tabelle öffnen.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::TimePage</name>
+    <message>
+        <source>What is shown over time</source>
+        <translation>Was über der Zeit gezeigt wird</translation>
+    </message>
+    <message>
+        <source>impulse</source>
+        <translation>Impuls</translation>
+    </message>
+    <message>
+        <source>energy, 60 dB</source>
+        <translation>Energie, 60 dB</translation>
+    </message>
+    <message>
+        <source>step</source>
+        <translation>Sprung</translation>
+    </message>
+    <message>
+        <source>Gate before the first reflection</source>
+        <translation>Fenster vor der ersten Reflexion</translation>
+    </message>
+    <message>
+        <source>What the gate leaves</source>
+        <translation>Was das Fenster übrig lässt</translation>
+    </message>
+    <message>
+        <source>Fundamental and harmonics</source>
+        <translation>Grundton und Oberwellen</translation>
+    </message>
+    <message>
+        <source>Arrival %1 ± %2; polarity %3.</source>
+        <translation>Eintreffen %1 ± %2; Polarität %3.</translation>
+    </message>
+    <message>
+        <source>positive</source>
+        <translation>positiv</translation>
+    </message>
+    <message>
+        <source>negative</source>
+        <translation>negativ</translation>
+    </message>
+    <message>
+        <source>uncertain: can&apos;t tell</source>
+        <translation>ungewiss: nicht zu sagen</translation>
+    </message>
+    <message>
+        <source>working …</source>
+        <translation>rechnet …</translation>
+    </message>
+    <message>
+        <source>no samples</source>
+        <translation>keine Messwerte</translation>
+    </message>
+    <message>
+        <source>gate %1</source>
+        <translation>Fenster %1</translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>fundamental</source>
+        <translation>Grundton</translation>
+    </message>
+    <message>
+        <source>harmonic %1</source>
+        <translation>Oberwelle %1</translation>
+    </message>
+    <message>
+        <source>harmonics 1/6 octave; thin and broken: within 6 dB of the noise</source>
+        <translation>Oberwellen 1/6 Oktave; dünn und gebrochen: innerhalb 6 dB des Rauschens</translation>
     </message>
 </context>
 <context>

@@ -304,6 +304,60 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "%1 added"),
     QT_TRANSLATE_NOOP("core", "%1 at %2"),
     QT_TRANSLATE_NOOP("core", "%1 and %2"),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "Nothing was heard. Is the amplifier on, and are the right output and input chosen?"),
+    QT_TRANSLATE_NOOP("core",
+                      "Microphone and reference are exchanged: read them the other way round."),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "The reference input carries no signal: check the cable that brings the play signal back."),
+    QT_TRANSLATE_NOOP("core",
+                      "The microphone's input is overloaded: lower its gain by 6 dB and repeat."),
+    QT_TRANSLATE_NOOP("core",
+                      "The reference input is overloaded: lower its gain by 6 dB and repeat."),
+    QT_TRANSLATE_NOOP("core",
+                      "The sound system reported lost samples: choose a larger buffer, close other "
+                      "programs, and repeat."),
+    QT_TRANSLATE_NOOP("core",
+                      "The sound system lost %1 samples at %2: choose a larger buffer, close other "
+                      "programs, and repeat."),
+    QT_TRANSLATE_NOOP("core",
+                      "The sound system put in %1 samples at %2: choose a larger buffer, close "
+                      "other programs, and repeat."),
+    QT_TRANSLATE_NOOP("core", "Too quiet, with a peak of %1: raise the input gain by %2."),
+    QT_TRANSLATE_NOOP("core",
+                      "Too noisy: signal to noise is %1, %2 short of what a curve needs. A longer "
+                      "sweep, more level, or a quieter hour."),
+    QT_TRANSLATE_NOOP("core", "Something loud happened at %1: make a second take."),
+    QT_TRANSLATE_NOOP("core", "Repeat %1 was disturbed and left out."),
+    QT_TRANSLATE_NOOP("core", "Two clocks, %1 apart: corrected. One interface for both is better."),
+    QT_TRANSLATE_NOOP("core", "%1 hum at %2: check for an earth loop and the microphone's cable."),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "The reference is the wrong way round: swap its wires. The polarity is not stated."),
+    QT_TRANSLATE_NOOP("core", "Arrival %1, gate %2, valid from %3."),
+    QT_TRANSLATE_NOOP("core", "Sense resistor %1, leads %2 taken off, uncertainty %3 %."),
+    QT_TRANSLATE_NOOP("core", "One of a set of angles."),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "Re from the curve is %1 % off the reading by meter: leads, or the jig's calibration?"),
+    QT_TRANSLATE_NOOP("core", "No phase: half the data, and wider limits."),
+    QT_TRANSLATE_NOOP("core", "The data begin close to the resonance: points below it would help."),
+    QT_TRANSLATE_NOOP("core", "More than a tenth of the points do not fit: repeat the take."),
+    QT_TRANSLATE_NOOP("core", "Distortion at half of %1 still excites the peak there."),
+    QT_TRANSLATE_NOOP("core",
+                      "Without a measured response, breakup and its own fall are not known."),
+    QT_TRANSLATE_NOOP("core",
+                      "The data do not hold the reference band: their whole range was taken."),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "No band is left between %1 and %2: steeper slopes, another place, or another driver."),
+    QT_TRANSLATE_NOOP("core", "Record %1"),
+    QT_TRANSLATE_NOOP("core", "Gate to %1"),
+    QT_TRANSLATE_NOOP("core", "Describe a take"),
+    QT_TRANSLATE_NOOP("core", "Use another take"),
+    QT_TRANSLATE_NOOP("core", "Record the pair as received"),
 };
 
 } // namespace

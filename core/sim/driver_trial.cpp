@@ -86,8 +86,8 @@ Result<driver::JigTake> measureOn(const Bench& bench,
                            .end = 22000.0,
                            .duration = 2.0,
                            .level = bench.amplifierLevel,
-                           .repeats = 2,
-                           .silenceBefore = 0.1,
+                           .repeats = 1,
+                           .silenceBefore = 0.3,
                            .silenceAfter = model.fs < 100.0 ? 0.8 : 0.3};
     YF_TRY(sweep, signal::makeSweep(plan));
     const auto play = signal::playSignal(sweep);
