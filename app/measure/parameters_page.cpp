@@ -33,13 +33,19 @@ const q::Quantity netVolume{"Vb", "Vb_l", 1e-3, "l", 0.05, 1000.0, "net"};
 const q::Quantity boxResonance{"fc", "fc_hz", 1.0, "Hz", 1.0, 20000.0, "in the box"};
 const q::Quantity area{"Sd", "Sd_cm2", 1e-4, "cm²", 0.5, 5000.0, "of the cone"};
 
+/// A Q has no unit, and so no prefix.
+QString plainOrPrefixed(double value, const char* unit, int digits) {
+    return figures(*unit == '\0' ? text::printSignificant(value, digits)
+                                 : text::printEngineering(value, unit, digits));
+}
+
 /// As many digits as the uncertainty deserves.
 QString withLimits(double value, double u, const char* unit) {
     const double limits = 1.96 * u * value;
     const int digits =
         limits > 0.0 ? std::clamp(static_cast<int>(std::ceil(std::log10(value / limits))) + 1, 2, 5)
                      : 4;
-    return QStringLiteral("%1 ± %2").arg(figures(text::printEngineering(value, unit, digits)),
+    return QStringLiteral("%1 ± %2").arg(plainOrPrefixed(value, unit, digits),
                                          figures(text::printSignificant(196.0 * u, 2)) +
                                              QStringLiteral("\u202F%"));
 }
@@ -230,9 +236,9 @@ void ParametersPage::again() {
             if (printed) {
                 const double apart = *printed / row.value - 1.0;
                 constexpr double usual = 0.2; // production spreads by about that much
-                beside = QStringLiteral("%1%2").arg(
-                    std::abs(apart) > usual ? QStringLiteral("▲ ") : QString(),
-                    figures(text::printEngineering(*printed, row.unit)));
+                beside = QStringLiteral("%1%2").arg(std::abs(apart) > usual ? QStringLiteral("▲ ")
+                                                                            : QString(),
+                                                    plainOrPrefixed(*printed, row.unit, 3));
             }
             table_->setItem(at, 2, new QTableWidgetItem(beside));
         }

@@ -143,11 +143,11 @@ void TimePage::showDistortion() {
         const auto& f = take_->curve->frequencies();
         // Harmonics stand under their own fundamental, so that dB below it are read off.
         picture.traces = {traceOf({QStringLiteral("fundamental"), tr("fundamental")},
-                                  strokeOf(band_),
+                                  theme().sum,
                                   *take_->curve,
                                   Shown::level)};
         const Stroke strokes[] = {
-            theme().ways[2], theme().ways[3], theme().ways[4], theme().ways[0]};
+            theme().ways[1], theme().ways[3], theme().ways[2], theme().ways[4]};
         for (std::size_t order = 0; order < d.orders.size(); ++order) {
             Trace trace{.id = QStringLiteral("harmonic_%1").arg(order + 2),
                         .label = tr("harmonic %1").arg(order + 2),

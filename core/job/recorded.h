@@ -66,7 +66,7 @@ struct Recorded {
               q::Quantity{"V", "full_scale_v", 1.0, "V", 1e-6, 1e4, "for 1.0 played"});
         field(self.sense, q::resistance.as("sense_ohm", "of the jig"));
         field(self.lead, q::leads.orElse(0.0));
-        field(self.faults, q::Word{"faults", "what the judge said"});
+        field(self.faults, q::Word{"faults", "what the judge said", ""});
         field(self.keptAnyway, q::Flag{"kept_anyway", "although it is not usable", false});
         field(self.samples, q::Word{"samples", "digest of the raw samples", ""});
     }

@@ -73,6 +73,7 @@ struct Bench {
     double amplifierLevel; ///< dB, peak of the play signal
     double noise;          ///< dB re full scale
     double clock;          ///< share by which the interface runs fast
+    double gain;           ///< of channel B re channel A
     int seed;
 };
 
@@ -93,7 +94,7 @@ Result<driver::JigTake> measureOn(const Bench& bench,
     const auto play = signal::playSignal(sweep);
     const auto h = [&](double f) {
         const auto Z = driver::impedance(model, {f * (1.0 + bench.clock)}).front() + lead;
-        return Z / (Z + bench.sense);
+        return bench.gain * Z / (Z + bench.sense);
     };
     Heard heard = hear(play,
                        sweep.rate,
@@ -176,6 +177,7 @@ Result<DriverTrial> driverTrial(const DriverTrialRequest& request) {
                           .amplifierLevel = -24.0 + 12.0 * random.uniform(),
                           .noise = -95.0 + 15.0 * random.uniform(),
                           .clock = 3e-5 * random.normal(),
+                          .gain = 1.0 + 5e-4 * random.normal(),
                           .seed = n + 1};
         const double dcr = d.model.Re * (1.0 + 0.01 * random.normal());
         const bool hasMeter = n % 2 == 0;

@@ -514,4 +514,130 @@ TEST(DriverVerbs, wiringAndHeat) {
     expectFigures(sheet, {{"Qts", 4.0 * 0.5 / 4.5, 1e-9}});
 }
 
+// Figures of docs/theory/measurement.md, "The sweep"; the recording goes through real files.
+TEST(MeasureVerbs, fromSweepToCurve) {
+    const Value sweep = output({"measure", "sweep"}, R"({"at_samples": [0, 24000]})");
+    expectFigures(sweep,
+                  {{"cycles", 6, 0},
+                   {"rate_constant_s", 0.6, 1e-12},
+                   {"duration_s", 4.6454, 1e-4},
+                   {"repeat_period_samples", 270982, 0}});
+    const TempFolder folder;
+    const std::string wav = folder.path("take.wav");
+    const std::string played = R"("sweep": {"duration_s": 2, "repeats": 2})";
+    const std::string truth = R"({)" + played +
+                              R"(, "filters": [{"kind": "highpass", "frequency_hz": 60}],
+        "distance_m": 1.2, "polarity": -1, "recording_file": ")" +
+                              wav + R"(", "frequencies_hz": [100, 1000, 5000]})";
+    const Value simulated = output({"measure", "simulate"}, truth);
+    const Value made = output({"measure", "deconvolve"},
+                              R"({)" + played + R"(, "recording_file": ")" + wav +
+                                  R"(", "reference_channel": 2, "frequencies_hz": [100, 1000, 5000],
+                   "distortion_frequencies_hz": [500]})");
+    expectFinite(made);
+    EXPECT_EQ(*made.find("main_fault")->word(), "none");
+    EXPECT_TRUE(*made.find("usable")->flag());
+    EXPECT_EQ(*made.find("polarity")->word(), "negative");
+    EXPECT_NEAR(number(made, "distance_m"), 1.2, 0.01);
+    for (std::size_t k = 0; k < 3; ++k) {
+        EXPECT_NEAR(*(*made.find("levels_db")->list())[k].number(),
+                    *(*simulated.find("levels_db")->list())[k].number(),
+                    0.05);
+    }
+    // A bad recording is no bad input: it is read, judged and answered.
+    output({"measure", "simulate"},
+           R"({)" + played + R"(, "clip_db": -22, "gain_db": -2, "recording_file": ")" + wav +
+               R"("})");
+    const Value bad = output({"measure", "deconvolve"},
+                             R"({)" + played + R"(, "recording_file": ")" + wav + R"("})");
+    EXPECT_EQ(*bad.find("main_fault")->word(), "clipped");
+    EXPECT_FALSE(*bad.find("usable")->flag());
+}
+
+TEST(MeasureVerbs, wrongInputNamesItsKey) {
+    const TempFolder folder;
+    const std::string wav = folder.path("short.wav");
+    output({"measure", "simulate"},
+           R"({"sweep": {"duration_s": 1}, "recording_file": ")" + wav + R"("})");
+
+    const struct {
+        const char* verb;
+        std::string input;
+        std::string says;
+    } rows[] = {
+        {"sweep",
+         R"({"start_hz": 1, "end_hz": 20000, "duration_s": 2})",
+         "duration_s: 2 is too short for a sweep from 1 Hz to 20000 Hz (at least 4.96)"},
+        {"sweep",
+         R"({"level_db": -3, "max_level_db": -10})",
+         "level_db: -3 is above max_level_db -10 (allowed -80 to -10)"},
+        {"deconvolve",
+         R"({"recording_file": ")" + wav +
+             R"(", "sweep": {"duration_s": 1, "sample_rate_hz": 44100}})",
+         "has 48000 Hz, the sweep 44100"},
+        {"deconvolve",
+         R"({"recording_file": ")" + wav + R"(", "sweep": {"duration_s": 10}})",
+         "samples; the sweep needs"},
+        {"deconvolve",
+         R"({"recording_file": ")" + wav + R"(", "sweep": {"duration_s": 1}, "full_scale_pa": 2})",
+         "full_scale_v: missing; absolute level needs full_scale_pa and full_scale_v"},
+        {"deconvolve",
+         R"({"recording_file": ")" + wav + R"(", "reference_channel": 1})",
+         "reference_channel: 1 is the measurement_channel too"},
+        {"smooth",
+         R"({"frequencies_hz": [200, 400, 300], "levels_db": [1, 2, 3], "fraction": 3})",
+         "frequencies_hz: entry 3 (300) is not above entry 2 (400)"},
+        {"smooth",
+         R"({"frequencies_hz": [100, 200, 300], "levels_db": [1, 2], "fraction": 3})",
+         "levels_db: 2 values for 3 entries of frequencies_hz"},
+        {"gate", R"({})", "impulse_file: missing"},
+        {"delay",
+         R"({"impulse": [0,0,0,0,0,0,0,0,0], "sample_rate_hz": 48000})",
+         "impulse: only zeros"},
+        {"polar-summary",
+         R"({"frequencies_hz": [1000], "curves": [{"plane": "horizontal", "angle_deg": 10, "levels_db": [0]},
+            {"plane": "horizontal", "angle_deg": 10, "levels_db": [0]}]})",
+         "curves[1].angle_deg: 10 is given twice in the horizontal plane"},
+        {"polar-summary",
+         R"({"frequencies_hz": [1000], "curves": [{"plane": "vertical", "angle_deg": 10, "levels_db": [0]}]})",
+         "curves: none at 0°"}};
+
+    for (const auto& row : rows) {
+        const cli::Answer a = answer({"measure", row.verb}, row.input);
+        EXPECT_EQ(a.status, 2) << row.says;
+        EXPECT_EQ(a.out, "");
+        EXPECT_NE(a.err.find(row.says), std::string::npos) << a.err;
+    }
+}
+
+TEST(DriverVerbs, fitReadsBackWhatImpedanceMade) {
+    const Value made = output({"driver", "impedance"},
+                              R"({"Re_ohm": 5.6, "fs_hz": 38, "Qms": 5, "Qes": 0.4,
+                                  "inductance_model": "lr2", "Le_h": 2e-4, "L2_h": 6e-4, "R2_ohm": 4})");
+    EXPECT_EQ(made.find("peaks_hz")->list()->size(), 1U);
+    expectFinite(made);
+    Value::Object input;
+    for (const char* key : {"frequencies_hz", "impedances_ohm_re", "impedances_ohm_im"}) {
+        input.push_back({key, *made.find(key)});
+    }
+    const Value fit = output({"driver", "fit-impedance"}, text::writeJson(input));
+    expectFigures(
+        fit, {{"Re_ohm", 5.6, 0.02}, {"fs_hz", 38, 0.02}, {"Qms", 5, 0.05}, {"Qes", 0.4, 0.004}});
+    EXPECT_EQ(*fit.find("inductance_model")->word(), "lr2");
+    const cli::Answer wrong =
+        answer({"driver", "fit-impedance"},
+               R"({"frequencies_hz": [10, 20, 30], "impedances_ohm": [6, 7]})");
+    EXPECT_EQ(wrong.status, 2);
+    EXPECT_NE(wrong.err.find("impedances_ohm: 2 values for 3"), std::string::npos) << wrong.err;
+    const cli::Answer mass =
+        answer({"driver", "vas-added-mass"},
+               R"({"fs_hz": 40, "fs_loaded_hz": 41, "added_mass_kg": 0.01, "Sd_m2": 0.01})");
+    EXPECT_NE(mass.err.find("fs_loaded_hz: 41 given"), std::string::npos) << mass.err;
+    const Value jig = output({"driver", "jig"},
+                             R"({"frequencies_hz": [100, 1000], "ratios_re": [0.375, 0.99],
+                                 "ratios_im": [0, 0], "sense_ohm": 10})");
+    EXPECT_NEAR(*(*jig.find("impedances_ohm")->list())[0].number(), 6.0, 1e-9);
+    EXPECT_TRUE((*jig.find("impedances_ohm")->list())[1].isNull()) << "beyond the resistor";
+}
+
 } // namespace yf::test

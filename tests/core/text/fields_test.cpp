@@ -2,16 +2,23 @@
 // One walk over the field lists of all described types: both ends of every range are taken, the
 // next number beyond is refused with its key named, what is written reads back equal.
 #include "core/bench/battery.h"
+#include "core/driver/enclosed.h"
 #include "core/driver/heat.h"
 #include "core/driver/library.h"
+#include "core/driver/usable_band.h"
+#include "core/driver/vas.h"
 #include "core/job/job.h"
+#include "core/measure/decay.h"
+#include "core/measure/deconvolve.h"
 #include "core/measure/import.h"
+#include "core/measure/phase.h"
 #include "core/network/e_series.h"
 #include "core/network/load.h"
 #include "core/network/pad.h"
 #include "core/network/textbook.h"
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
+#include "core/sim/room.h"
 #include "core/text/sentence.h"
 
 #include <gtest/gtest.h>
@@ -84,7 +91,19 @@ using Described = testing::Types<measure::ImportRequest,
                                  job::Take,
                                  job::Driver,
                                  job::Mount,
-                                 job::Target>;
+                                 job::Target,
+                                 job::Recorded,
+                                 signal::SweepPlan,
+                                 signal::Geometry,
+                                 sim::Chain,
+                                 sim::Filter,
+                                 measure::DeconvolveRequest,
+                                 measure::DecayRequest,
+                                 measure::DelayRequest,
+                                 driver::ImpedanceRequest,
+                                 driver::AddedMassRequest,
+                                 driver::TestBoxRequest,
+                                 driver::UsableBandRequest>;
 TYPED_TEST_SUITE(FieldLists, Described);
 
 } // namespace
