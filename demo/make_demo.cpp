@@ -2,16 +2,33 @@
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "demo/lantern_hall.h"
+#include "demo/projection_room.h"
+#include "demo/recorded.h"
 
 #include <cstdio>
+#include <cstring>
 
-/// Writes the demo job into a new file, for tests and for looking at it from the command line.
+namespace {
+
+yf::Result<yf::job::Record> briefly() {
+    YF_TRY(history, yf::demo::projectionRoom(yf::demo::tables()));
+    yf::job::Record record{std::move(history)};
+    YF_TRY(recorded, yf::job::apply(record, yf::demo::recordOneShort(), "2026-03-14T10:00:00"));
+    static_cast<void>(recorded);
+    return record;
+}
+
+} // namespace
+
+/// Writes the demo job into a new file, for tests and for looking at it from the command line; with
+/// "short" the projection room alone and one short take.
 int main(int argc, char** argv) {
-    if (argc != 2) {
-        std::fputs("usage: make_demo FILE\n", stderr);
+    const bool brief = argc == 3 && std::strcmp(argv[2], "short") == 0;
+    if (argc != 2 && !brief) {
+        std::fputs("usage: make_demo FILE [short]\n", stderr);
         return 2;
     }
-    const auto record = yf::demo::lanternHall(yf::demo::hallTables());
+    const auto record = brief ? briefly() : yf::demo::lanternHall(yf::demo::hallTables());
     if (!record) {
         std::fprintf(stderr, "%s\n", yf::text::sentence(record.error()).c_str());
         return 1;

@@ -18,6 +18,7 @@ struct Wanted {
     const char* driver; ///< "": the whole cabinet
     job::TakeKind kind;
     double start; ///< Hz
+    double duration{0.8};
 };
 
 constexpr Wanted wanted[] = {
@@ -43,7 +44,7 @@ Result<job::Take> recordOne(sim::SoundBench bench, const Wanted& w, int seed) {
                                       .simulated = true,
                                       .sweep = {.start = w.start,
                                                 .end = 22000.0,
-                                                .duration = 0.8,
+                                                .duration = w.duration,
                                                 .level = -20.0,
                                                 .silenceBefore = 0.25,
                                                 .silenceAfter = impedance ? 0.6 : 0.3},
@@ -124,6 +125,19 @@ job::Edit recordAsReceived() {
                     }
                 }
                 return changed;
+            },
+            {}};
+}
+
+job::Edit recordOneShort() {
+    return {"Record the tweeter",
+            [](const job::Job& job) -> Result<job::Job> {
+                const Wanted w{"projection", "teasel", job::TakeKind::response, 1000.0, 0.1};
+                YF_TRY(bench,
+                       sim::soundBench(
+                           job, {.cabinet = w.cabinet, .driver = w.driver, .distance = 1.0}));
+                YF_TRY(take, recordOne(std::move(bench), w, 1));
+                return job::addRecordedTake(std::move(take)).apply(job);
             },
             {}};
 }

@@ -10,4 +10,7 @@ namespace yf::demo {
 /// a set of angles of each cabinet without. None of them is put to use. The same each time.
 [[nodiscard]] job::Edit recordAsReceived();
 
+/// One short take of the projection room's tweeter: for job files that are to stay small.
+[[nodiscard]] job::Edit recordOneShort();
+
 } // namespace yf::demo
