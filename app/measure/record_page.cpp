@@ -299,11 +299,6 @@ RecordPage::Wanted RecordPage::wanted() const {
     return static_cast<Wanted>(wanted_->currentIndex());
 }
 
-void RecordPage::propose(job::TakeKind kind) {
-    wanted_->setCurrentIndex(
-        static_cast<int>(kind == job::TakeKind::impedance ? Wanted::impedance : Wanted::axis));
-}
-
 bool RecordPage::tweeter() const {
     const job::Driver* driver =
         sight_.present ? job::findDriver(sight_.present->job, sight_.driver) : nullptr;

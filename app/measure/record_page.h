@@ -29,9 +29,6 @@ public:
 
     void display(const Sight& sight);
 
-    /// "response" or "impedance" of the driver, for a link from elsewhere.
-    void propose(job::TakeKind kind);
-
     /// As if "Sweep" were pressed.
     void begin() { start(); }
 

@@ -616,6 +616,7 @@ void widen(FitUncertainty& u, const Settled& chosen, const std::vector<Settled>&
     constexpr double alike = 10.0; // of BIC
     double weights = 0.0;
     double sum[5]{};
+    double meanQts = 0.0;
     for (const Settled& other : others) {
         if (other.bic > chosen.bic + alike) {
             continue;
@@ -627,13 +628,16 @@ void widen(FitUncertainty& u, const Settled& chosen, const std::vector<Settled>&
         }
         const double d = std::log(QtsOf(other.p) / QtsOf(chosen.p));
         sum[4] += w * d * d;
+        meanQts += w * d;
     }
     if (weights > 0.0) {
         u.Re = std::hypot(u.Re, std::sqrt(sum[0] / weights));
         u.fs = std::hypot(u.fs, std::sqrt(sum[1] / weights));
         u.Qms = std::hypot(u.Qms, std::sqrt(sum[2] / weights));
         u.Qes = std::hypot(u.Qes, std::sqrt(sum[3] / weights));
-        u.Qts = std::hypot(u.Qts, std::sqrt(sum[4] / weights));
+        // Errors of Qms and Qes go against each other: about their mean, not about the one chosen.
+        const double mean = meanQts / weights;
+        u.Qts = std::hypot(u.Qts, std::sqrt(std::max(sum[4] / weights - mean * mean, 0.0)));
     }
 }
 

@@ -43,18 +43,6 @@ JigReading read(const Jig& jig, Complex ratio, const std::optional<Standards>& s
     return {Z, u};
 }
 
-SenseAdvice senseAdvice(Source source) {
-    switch (source) {
-    case Source::powerAmplifier:
-        return {10.0, 22.0, "power amplifier: 10 to 22 Ω, 5 W"};
-    case Source::headphones:
-        return {33.0, 100.0, "headphone output: 33 to 100 Ω"};
-    case Source::line:
-        break;
-    }
-    return {470.0, 1000.0, "line output: 470 to 1000 Ω, and many repeats"};
-}
-
 std::optional<Error> check(const JigRequest& r) {
     const std::size_t count = r.frequencies.size();
     if (count == 0) {

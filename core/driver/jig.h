@@ -5,7 +5,6 @@
 #include "core/curve/curve.h"
 #include "core/quantity/quantities.h"
 
-#include <array>
 #include <optional>
 #include <string>
 #include <vector>
@@ -49,17 +48,6 @@ struct JigReading {
 /// u² = u_s² + |1+Z/Rs|²·(u_g² + n²(1+|1+Rs/Z|²)) + (u_l/|Z|)²
 [[nodiscard]] JigReading
 read(const Jig& jig, curve::Complex ratio, const std::optional<Standards>& standards = {});
-
-/// Sense resistor advised for a source, and why.
-enum class Source { powerAmplifier, headphones, line };
-
-struct SenseAdvice {
-    double low{};  ///< Ω
-    double high{}; ///< Ω
-    std::string_view why;
-};
-
-[[nodiscard]] SenseAdvice senseAdvice(Source source);
 
 /// Input of `driver jig`.
 struct JigRequest {

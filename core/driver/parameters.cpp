@@ -27,7 +27,9 @@ Result<Parameters> parametersOf(const ParameterOrder& order) {
     p.u.Qes = std::hypot(found.u.Qes, std::hypot(lead, tilt));
     p.u.Qms = std::hypot(found.u.Qms, std::hypot(0.5 * tilt, lead * m.Qes / m.Qms));
     const double share = m.Qms / (m.Qms + m.Qes);
-    p.u.Qts = std::hypot(found.u.Qts, share * std::hypot(lead, tilt));
+    // Qts hangs on the flanks, which a tilt moves by a third of what it does to the top.
+    constexpr double flanks = 0.3;
+    p.u.Qts = std::hypot(found.u.Qts, share * std::hypot(lead, flanks * tilt));
     return p;
 }
 

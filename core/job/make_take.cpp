@@ -300,18 +300,6 @@ Edit addRecordedTake(Take take) {
             {}};
 }
 
-Edit regateTake(const std::string& id, signal::Gate gate, std::string mergeKey) {
-    return {"Gate to " + text::printEngineering(gate.right, "s"),
-            [id, gate](const Job& job) {
-                return withChanged(job, id, [&](Job& /*job*/, Take& take) -> Done {
-                    YF_TRY(again, remakeTake(take, gate));
-                    take = std::move(again.take);
-                    return done();
-                });
-            },
-            std::move(mergeKey)};
-}
-
 Edit replaceTake(Take take) {
     std::string name = "Gate to " + text::printEngineering(take.gate.value_or(0.0), "s");
     return {std::move(name),

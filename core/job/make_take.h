@@ -46,10 +46,6 @@ struct MadeTake {
 /// A take joins the job. One of a driver by itself, on axis and usable, becomes the one in use.
 [[nodiscard]] Edit addRecordedTake(Take take);
 
-/// Another gate for a recorded take: its curve is made anew from the samples.
-[[nodiscard]] Edit
-regateTake(const std::string& take, signal::Gate gate, std::string mergeKey = {});
-
 /// A take in place of the one of its id: another gate, made aside.
 [[nodiscard]] Edit replaceTake(Take take);
 
