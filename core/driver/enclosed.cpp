@@ -2,6 +2,7 @@
 #include "core/driver/enclosed.h"
 
 #include "core/driver/rating.h"
+#include "core/measure/inputs.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -46,15 +47,8 @@ std::optional<Error> check(const ImpedanceRequest& r) {
     if (auto error = check(r.model)) {
         return error;
     }
-    for (std::size_t i = 1; i < r.frequencies.size(); ++i) {
-        if (!(r.frequencies[i] > r.frequencies[i - 1])) {
-            return Error{"frequencies_hz",
-                         "entry " + std::to_string(i + 1) + " (" +
-                             text::printNumber(r.frequencies[i]) + ") is not above entry " +
-                             std::to_string(i) + " (" + text::printNumber(r.frequencies[i - 1]) +
-                             ")",
-                         ""};
-        }
+    if (auto error = measure::checkRising(r.frequencies, "frequencies_hz")) {
+        return error;
     }
     if (r.kind == Enclosure::free) {
         return std::nullopt;

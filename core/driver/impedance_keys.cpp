@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/driver/impedance_keys.h"
 
+#include "core/measure/inputs.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -15,14 +16,8 @@ std::optional<Error> check(const ImpedanceKeys& keys) {
     if (f.size() < 2) {
         return Error{"frequencies_hz", std::to_string(f.size()) + " given", "must be 2 or more"};
     }
-    for (std::size_t i = 1; i < f.size(); ++i) {
-        if (!(f[i] > f[i - 1])) {
-            return Error{"frequencies_hz",
-                         "entry " + std::to_string(i + 1) + " (" + printNumber(f[i]) +
-                             ") is not above entry " + std::to_string(i) + " (" +
-                             printNumber(f[i - 1]) + ")",
-                         ""};
-        }
+    if (auto error = measure::checkRising(f, "frequencies_hz")) {
+        return error;
     }
     const bool parts = keys.re || keys.im;
     if (parts && (keys.moduli || keys.phases)) {

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/driver/jig.h"
 
+#include "core/measure/inputs.h"
+
 #include <cmath>
 
 namespace yf::driver {
@@ -48,13 +50,8 @@ std::optional<Error> check(const JigRequest& r) {
     if (count == 0) {
         return Error{"frequencies_hz", "empty", "must be one or more"};
     }
-    for (std::size_t i = 1; i < count; ++i) {
-        if (!(r.frequencies[i] > r.frequencies[i - 1])) {
-            return Error{"frequencies_hz",
-                         "entry " + std::to_string(i + 1) + " is not above entry " +
-                             std::to_string(i),
-                         "must be strictly rising"};
-        }
+    if (auto error = measure::checkRising(r.frequencies, "frequencies_hz")) {
+        return error;
     }
     const auto wrong = [&](const char* key, std::size_t given) {
         return Error{key,

@@ -3,6 +3,7 @@
 
 #include "core/driver/least_squares.h"
 #include "core/driver/log_impedance.h"
+#include "core/measure/inputs.h"
 #include "core/text/number.h"
 
 #include <Eigen/Dense>
@@ -266,15 +267,8 @@ std::optional<Error> check(const MultimeterRequest& r) {
     if (count == 0) {
         return Error{"frequencies_hz", "empty", "must be one or more"};
     }
-    for (std::size_t i = 1; i < count; ++i) {
-        if (!(r.frequencies[i] > r.frequencies[i - 1])) {
-            return Error{"frequencies_hz",
-                         "entry " + std::to_string(i + 1) + " (" +
-                             text::printNumber(r.frequencies[i]) + ") is not above entry " +
-                             std::to_string(i) + " (" + text::printNumber(r.frequencies[i - 1]) +
-                             ")",
-                         ""};
-        }
+    if (auto error = measure::checkRising(r.frequencies, "frequencies_hz")) {
+        return error;
     }
     const std::pair<const std::vector<double>*, const char*> lists[] = {
         {&r.senseVolts, "sense_v"}, {&r.driverVolts, "driver_v"}, {&r.sourceVolts, "source_v"}};

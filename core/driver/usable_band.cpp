@@ -3,6 +3,7 @@
 
 #include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
+#include "core/measure/inputs.h"
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 #include "core/text/number.h"
@@ -115,13 +116,8 @@ std::optional<Error> check(const UsableBandRequest& r) {
     if (r.frequencies.size() == 1) {
         return Error{"frequencies_hz", "1 given", "must be 2 or more, or none"};
     }
-    for (std::size_t i = 1; i < r.frequencies.size(); ++i) {
-        if (!(r.frequencies[i] > r.frequencies[i - 1])) {
-            return Error{"frequencies_hz",
-                         "entry " + std::to_string(i + 1) + " is not above entry " +
-                             std::to_string(i),
-                         "must be strictly rising"};
-        }
+    if (auto error = measure::checkRising(r.frequencies, "frequencies_hz")) {
+        return error;
     }
     if (!r.referenceBand.empty()) {
         if (r.referenceBand.size() != 2 || !(r.referenceBand[0] < r.referenceBand[1])) {
