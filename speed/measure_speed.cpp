@@ -7,6 +7,7 @@
 #include "core/signal/deconvolve.h"
 #include "core/signal/spectrum.h"
 #include "core/sim/random.h"
+#include "speed/least.h"
 
 #include <benchmark/benchmark.h>
 
@@ -93,18 +94,6 @@ void smoothing() {
         return curve::Curve(f, v, curve::Phase::none);
     }();
     benchmark::DoNotOptimize(curve::smoothed(curve, 24.0, curve::Smoothing::power));
-}
-
-template <class F>
-double least(int runs, F&& run) {
-    using Clock = std::chrono::steady_clock;
-    double best = 1e9;
-    for (int i = 0; i < runs; ++i) {
-        const auto before = Clock::now();
-        run();
-        best = std::min(best, std::chrono::duration<double>(Clock::now() - before).count());
-    }
-    return best;
 }
 
 std::map<std::string, double> peer(int runs) {

@@ -3,6 +3,7 @@
 // 13 slots, 577 points, one value changed before each solution so that nothing can be reused.
 #include "core/network/ladder_edit.h"
 #include "core/network/solve.h"
+#include "speed/least.h"
 #include "speed/peer_ngspice.h"
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"
@@ -72,28 +73,15 @@ void ngspice(benchmark::State& state) {
     }
 }
 
-/// The least time of many runs: what the machine can do when nobody disturbs it.
-template <class F>
-double least(int runs, F&& run) {
-    using Clock = std::chrono::steady_clock;
-    double best = 1e9;
-    for (int i = 0; i < runs; ++i) {
-        const auto before = Clock::now();
-        run();
-        best = std::min(best, std::chrono::duration<double>(Clock::now() - before).count());
-    }
-    return best;
-}
-
 void printRatios() {
     constexpr int runs = 400;
     double henry = 3.3e-3;
     const auto solve = [](network::Method method) {
         benchmark::DoNotOptimize(network::solve(bench().next(), bench().loads, method));
     };
-    const double theirs = least(runs, [&] { peer().run("l1", henry += 1e-9); });
-    const double byLadder = least(runs, [&] { solve(network::Method::ladder); });
-    const double byNodal = least(runs, [&] { solve(network::Method::nodal); });
+    const double theirs = speed::least(runs, [&] { peer().run("l1", henry += 1e-9); });
+    const double byLadder = speed::least(runs, [&] { solve(network::Method::ladder); });
+    const double byNodal = speed::least(runs, [&] { solve(network::Method::nodal); });
     std::printf("\nthree-way of 13 slots, 577 points, least of %d runs, same process:\n", runs);
     std::printf("  ngspice library  %8.1f us\n", 1e6 * theirs);
     std::printf("  section tree     %8.1f us   %6.0f times faster (goal: 100)\n",

@@ -5657,6 +5657,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>Peak at %1, %2 dB, Q %3.</source>
         <translation>Spitze bei %1, %2 dB, Q %3.</translation>
     </message>
+    <message>
+        <source>With the area guessed from the outer diameter:</source>
+        <translation>Mit aus dem Außendurchmesser geschätzter Fläche:</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::PartTile</name>

@@ -360,6 +360,9 @@ void ParametersPage::showBand() {
                                     : tr("its size: it beams beyond");
     };
     QStringList said;
+    if (!Sd_->optionalValue()) {
+        said << tr("With the area guessed from the outer diameter:");
+    }
     if (band->low) {
         said << tr("From %1, by %2;")
                     .arg(figures(text::printEngineering(*band->low, "Hz", 2)),

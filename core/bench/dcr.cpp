@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/bench/dcr.h"
 
+#include "core/base/median.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -31,12 +32,6 @@ Result<Readings> readingsOf(const DcrRequest& r) {
         return Readings{std::nullopt};
     }
     return r.reading ? Readings{*r.reading} : r.readings;
-}
-
-double median(std::vector<double> values) {
-    std::ranges::sort(values);
-    const std::size_t n = values.size();
-    return n % 2 == 1 ? values[n / 2] : 0.5 * (values[n / 2 - 1] + values[n / 2]);
 }
 
 DcrClass byNominal(double dcr, const DcrRequest& r) {

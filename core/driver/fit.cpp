@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/driver/fit.h"
 
+#include "core/base/median.h"
 #include "core/driver/least_squares.h"
 #include "core/driver/log_impedance.h"
 #include "core/text/number.h"
@@ -218,12 +219,6 @@ Minimum minimise(const Task& task, const Vector& start) {
     Minimum minimum{start, moving.cost};
     std::ranges::copy(moving.p, minimum.p.begin() + frozen);
     return minimum;
-}
-
-double median(std::vector<double> v) {
-    const auto middle = v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2);
-    std::ranges::nth_element(v, middle);
-    return *middle;
 }
 
 /// Errors of every point under a model.

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/driver/usable_band.h"
 
+#include "core/base/median.h"
 #include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
 #include "core/measure/inputs.h"
@@ -20,12 +21,6 @@ namespace {
 using text::printNumber;
 
 constexpr double pi = std::numbers::pi;
-
-double median(std::vector<double> v) {
-    const auto middle = v.begin() + static_cast<std::ptrdiff_t>(v.size() / 2);
-    std::ranges::nth_element(v, middle);
-    return *middle;
-}
 
 double level(curve::Complex v) {
     constexpr double least = 1e-15;

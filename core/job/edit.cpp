@@ -3,6 +3,7 @@
 
 #include "core/curve/minimum_phase.h"
 #include "core/job/first_value.h"
+#include "core/job/take_id.h"
 
 #include <algorithm>
 #include <cmath>
@@ -29,14 +30,6 @@ Result<Job> withCircuit(const Job& job,
     YF_TRY(circuit, change(found->circuit));
     found->circuit = std::move(circuit);
     return changed;
-}
-
-std::string freshTakeId(const Job& job) {
-    std::size_t number = job.takes.size() + 1;
-    while (findTake(job, "take-" + std::to_string(number)) != nullptr) {
-        ++number;
-    }
-    return "take-" + std::to_string(number);
 }
 
 Result<Job> withTake(const Job& job, const std::string& driver, Take take) {

@@ -2,6 +2,7 @@
 #include "core/job/make_take.h"
 
 #include "core/base/digest.h"
+#include "core/job/take_id.h"
 #include "core/measure/deconvolve.h"
 #include "core/quantity/level.h"
 #include "core/text/number.h"
@@ -175,14 +176,6 @@ Result<MadeTake> made(const TakeOrder& order, std::optional<signal::Gate> gate) 
     return result;
 }
 
-std::string freshId(const Job& job) {
-    std::size_t number = job.takes.size() + 1;
-    while (findTake(job, "take-" + std::to_string(number)) != nullptr) {
-        ++number;
-    }
-    return "take-" + std::to_string(number);
-}
-
 Error unknownTake(const std::string& id) {
     return {"take", "'" + id + "' is not in the job", "choose one of its list"};
 }
@@ -279,7 +272,7 @@ Edit addRecordedTake(Take take) {
             [take = std::move(take)](const Job& job) -> Result<Job> {
                 Job changed = job;
                 Take joined = take;
-                joined.id = freshId(job);
+                joined.id = freshTakeId(job);
                 joined.curveKey = curveKey(*joined.curve);
                 const Recorded& r = joined.recorded;
                 const auto driver = std::ranges::find(changed.drivers, r.driver, &Driver::id);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/measure/timing.h"
 
+#include "core/base/median.h"
 #include "core/curve/minimum_phase.h"
 #include "core/signal/spectrum.h"
 
@@ -18,18 +19,6 @@ using signal::Spectrum;
 using signal::Sweep;
 
 constexpr double twoPi = 2.0 * std::numbers::pi;
-
-double median(std::vector<double> values) {
-    if (values.empty()) {
-        return 0.0;
-    }
-    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::ranges::nth_element(values, middle);
-    if (values.size() % 2 == 1) {
-        return *middle;
-    }
-    return 0.5 * (*middle + *std::max_element(values.begin(), middle));
-}
 
 /// Σ Z(f+δ)·Z*(f) over a band.
 Complex turning(const Spectrum& Z, std::size_t first, std::size_t last, std::size_t delta) {
