@@ -42,6 +42,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QRandomGenerator>
+#include <QSaveFile>
 #include <QSettings>
 #include <QStackedWidget>
 #include <QToolButton>
@@ -58,6 +59,11 @@ constexpr int leftWidth = 212;
 /// Below this width of the window the findings would leave the stage too little room; they wait
 /// behind their key.
 constexpr int widthForFindings = 1180;
+
+QString measurementFilter() {
+    return MainWindow::tr("Tables, impulse responses, impedances (*.txt *.csv *.dat *.wav *.s1p "
+                          "*.json);;All files (*)");
+}
 
 QString jobFilter() {
     return MainWindow::tr("Jobs (*.yfjob);;All files (*)");
@@ -296,6 +302,8 @@ void MainWindow::connectStage(Stage* stage) {
     connect(stage, &Stage::tablesWanted, this, &MainWindow::askTables);
     connect(stage, &Stage::picturesGiven, this, &MainWindow::addPictures);
     connect(stage, &Stage::picturesWanted, this, &MainWindow::askPictures);
+    connect(stage, &Stage::fileWanted, this, &MainWindow::askFile);
+    connect(stage, &Stage::fileOffered, this, &MainWindow::saveOffered);
     connect(stage, &Stage::stageWanted, this, [this](const QString& id, const QString& figure) {
         chooseStage(id);
         stage_->reveal(figure);
@@ -640,11 +648,7 @@ void MainWindow::leaveImport() {
 }
 
 void MainWindow::askMeasurements() {
-    previewFiles({},
-                 ask_.filesToOpen(this,
-                                  tr("Measurements"),
-                                  tr("Tables and impulse responses (*.txt *.csv *.frd *.zma *.dat "
-                                     "*.wav);;All files (*)")));
+    previewFiles({}, ask_.filesToOpen(this, tr("Measurements"), measurementFilter()));
 }
 
 void MainWindow::editEvidence() {
@@ -706,11 +710,29 @@ void MainWindow::dropEvent(QDropEvent* event) {
 }
 
 void MainWindow::askTables(const QString& driver) {
-    importTables(
-        driver,
-        ask_.filesToOpen(this,
-                         tr("Open tables"),
-                         tr("Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)")));
+    importTables(driver, ask_.filesToOpen(this, tr("Open tables"), measurementFilter()));
+}
+
+void MainWindow::askFile(const QString& title, const QString& filter, const FileTaker& take) {
+    const QStringList files = ask_.filesToOpen(this, title, filter);
+    if (!files.isEmpty()) {
+        take(files.front());
+    }
+}
+
+void MainWindow::saveOffered(const QString& title, const QString& name, const QByteArray& bytes) {
+    const QString path =
+        ask_.fileToWrite(this, title, name, QStringLiteral("*.") + QFileInfo(name).suffix());
+    if (path.isEmpty()) {
+        return;
+    }
+    QSaveFile file(path);
+    if (file.open(QIODevice::WriteOnly) && file.write(bytes) == bytes.size() && file.commit()) {
+        notice_->tell(Gravity::good, tr("Written to %1.").arg(path));
+    } else {
+        notice_->tell(Gravity::stop,
+                      tr("%1 could not be written: %2").arg(path, file.errorString()));
+    }
 }
 
 void MainWindow::savePicture(Plot& plot, PictureFormat format) {

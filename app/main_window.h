@@ -125,6 +125,8 @@ private:
     void addPictures(const QStringList& files);
     void previewFiles(const QString& driver, const QStringList& files);
     void leaveImport();
+    void askFile(const QString& title, const QString& filter, const FileTaker& take);
+    void saveOffered(const QString& title, const QString& name, const QByteArray& bytes);
     void savePicture(Plot& plot, PictureFormat format);
     void bringBack(const EarlierChoice& choice);
     void findCommand();

@@ -6,6 +6,7 @@
 
 #include <QWidget>
 
+#include <functional>
 #include <memory>
 
 namespace yf::app {
@@ -30,6 +31,9 @@ struct Sight {
         return shown().evaluation.find(cabinet);
     }
 };
+
+/// Who wanted a file, told its path.
+using FileTaker = std::function<void(const QString&)>;
 
 /// One step of the work. It looks at an evaluation and wants edits; the frame owns undo, saving,
 /// shortcuts and the choice of what is looked at.
@@ -82,6 +86,12 @@ Q_SIGNALS:
     /// Photographs dropped, or to be chosen, for the job.
     void picturesGiven(const QStringList& files);
     void picturesWanted();
+
+    /// A file to be chosen for something of the stage's own.
+    void fileWanted(const QString& title, const QString& filter, const yf::app::FileTaker& take);
+
+    /// Bytes to be written where the person says.
+    void fileOffered(const QString& title, const QString& name, const QByteArray& bytes);
 
     /// Another stage, and what to show there.
     void stageWanted(const QString& id, const QString& figure);

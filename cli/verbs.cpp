@@ -34,6 +34,7 @@
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
 #include "core/report/job_record.h"
+#include "core/report/take_file.h"
 #include "core/signal/sweep.h"
 #include "core/signal/wav.h"
 #include "core/sim/driver_trial.h"
@@ -111,6 +112,10 @@ Done writeRecording(const sim::SimulateRequest& r, const sim::Simulated& simulat
                            *r.recordingFile,
                            signal::writeWav(simulated.channels, r.sweep.plan.rate, r.sweep.format))
                : done();
+}
+
+Done writeTake(const report::TakeFileRequest& r, const report::TakeFileWritten& written) {
+    return r.outputFile ? writeFile("output_file", *r.outputFile, written.content.bytes) : done();
 }
 
 /// The core knows no clock.
@@ -203,6 +208,11 @@ const std::vector<Verb>& verbs() {
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
         verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),
         verb<&report::exportJob>("job", "export", "network, document or tables of a job file"),
+        verb<&report::exportTakeOf>("job",
+                                    "export-take",
+                                    "a take as table, JSON, Touchstone or sound",
+                                    {},
+                                    &writeTake),
         verb<&report::snapshot>("job",
                                 "snapshot",
                                 "names the present state of a job, or lists what was named",

@@ -5,7 +5,9 @@
 #include "core/sim/sound_bench.h"
 
 #include <cmath>
+#include <future>
 #include <map>
+#include <span>
 
 namespace yf::demo {
 
@@ -19,6 +21,8 @@ struct Wanted {
     job::TakeKind kind;
     double start; ///< Hz
     double duration{0.8};
+    job::MicPlace place{};
+    double distance{1.0}; ///< m
 };
 
 constexpr Wanted wanted[] = {
@@ -33,12 +37,27 @@ constexpr Wanted wanted[] = {
     {"left", "left-teasel", job::TakeKind::response, 500.0},
 };
 
+/// Joined after the sets of angles. Shorter: enough for drivers that nothing is wrong with.
+constexpr double brief = 0.5;
+constexpr double close = 0.005; // m
+constexpr Wanted wantedLater[] = {
+    {"right", "right-teasel", job::TakeKind::response, 500.0, brief},
+    {"left", "left-teasel", job::TakeKind::impedance, 100.0, brief},
+    {"right", "right-teasel", job::TakeKind::impedance, 100.0, brief},
+    {"left", "left-brome", job::TakeKind::response, 20.0, brief},
+    {"left", "left-brome", job::TakeKind::impedance, 10.0, brief},
+    {"right", "right-brome", job::TakeKind::response, 20.0, brief},
+    {"right", "right-brome", job::TakeKind::impedance, 10.0, brief},
+    {"left", "left-brome", job::TakeKind::response, 10.0, brief, job::MicPlace::nearCone, close},
+};
+
 Result<job::Take> recordOne(sim::SoundBench bench, const Wanted& w, int seed) {
     bench.chain.seed = seed;
     const bool impedance = w.kind == job::TakeKind::impedance;
     job::TakeOrder order{.kind = w.kind,
                          .recorded = {.cabinet = w.cabinet,
                                       .driver = w.driver,
+                                      .place = w.place,
                                       .condition = "as received",
                                       .device = "Simulated bench",
                                       .simulated = true,
@@ -49,7 +68,8 @@ Result<job::Take> recordOne(sim::SoundBench bench, const Wanted& w, int seed) {
                                                 .silenceBefore = 0.25,
                                                 .silenceAfter = impedance ? 0.6 : 0.3},
                                       .temperature = 19.0},
-                         .date = day};
+                         .date = day,
+                         .distance = w.distance};
     if (impedance) {
         order.recorded.sense = 10.0;
         order.recorded.lead = bench.lead;
@@ -106,23 +126,63 @@ job::Edit recordAsReceived() {
                 };
                 int seed = 1;
                 std::map<std::string, sim::SoundBench> benches;
-                for (const Wanted& w : wanted) {
-                    const std::string what = std::string(w.cabinet) + ' ' + w.driver;
-                    if (!benches.contains(what)) {
-                        YF_TRY(
-                            bench,
-                            sim::soundBench(
-                                job, {.cabinet = w.cabinet, .driver = w.driver, .distance = 1.0}));
-                        benches.emplace(what, std::move(bench));
+                // One bench for each place; the whole cabinet's is costly. Recording is done on all
+                // cores, since every start with the demo waits for it.
+                using Awaited = std::vector<std::future<Result<job::Take>>>;
+                const auto begin = [&](std::span<const Wanted> list,
+                                       Awaited& awaited) -> std::optional<Error> {
+                    for (const Wanted& w : list) {
+                        const std::string what =
+                            std::string(w.cabinet) + ' ' + w.driver +
+                            std::string(static_cast<std::size_t>(w.place), '*');
+                        if (!benches.contains(what)) {
+                            auto bench = sim::soundBench(job,
+                                                         {.cabinet = w.cabinet,
+                                                          .driver = w.driver,
+                                                          .place = w.place,
+                                                          .distance = w.distance});
+                            if (!bench) {
+                                return bench.error();
+                            }
+                            benches.emplace(what, std::move(*bench));
+                        }
+                        awaited.push_back(std::async(
+                            std::launch::async, [bench = benches.at(what), w, seed]() mutable {
+                                return recordOne(std::move(bench), w, seed);
+                            }));
+                        ++seed;
                     }
-                    YF_TRY(take, recordOne(benches.at(what), w, seed++));
-                    join(std::move(take));
+                    return std::nullopt;
+                };
+                const auto finish = [&](Awaited& awaited) -> std::optional<Error> {
+                    for (auto& one : awaited) {
+                        auto take = one.get();
+                        if (!take) {
+                            return take.error();
+                        }
+                        join(std::move(*take));
+                    }
+                    return std::nullopt;
+                };
+                Awaited first;
+                Awaited later;
+                if (auto error = begin(wanted, first)) {
+                    return *error;
+                }
+                if (auto error = begin(wantedLater, later)) {
+                    return *error;
+                }
+                if (auto error = finish(first)) {
+                    return *error;
                 }
                 for (const std::string cabinet : {"left", "right"}) {
                     for (job::Take& take :
                          angles(benches.at(cabinet + ' '), *job::findCabinet(job, cabinet))) {
                         join(std::move(take));
                     }
+                }
+                if (auto error = finish(later)) {
+                    return *error;
                 }
                 return changed;
             },

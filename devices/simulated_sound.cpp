@@ -12,15 +12,13 @@ namespace {
 
 class Simulated final : public SoundDevice {
 public:
-    Simulated(sim::SoundBench bench, Wired wired, double pace)
-        : bench_(std::move(bench)), wired_(wired), pace_(pace) {}
+    Simulated(sim::SoundBench bench, Wired wired, double pace, double figure)
+        : bench_(std::move(bench)), wired_(wired), pace_(pace), figure_(figure) {}
 
     [[nodiscard]] const SoundPort& port() const override { return port_; }
 
     [[nodiscard]] Result<SoundCaught> run(const SoundOrder& order, SoundWatch& watch) override {
-        const sim::Heard heard = wired_ == Wired::jig
-                                     ? sim::hearJig(bench_, order.play, order.rate)
-                                     : sim::hearResponse(bench_, order.play, order.rate);
+        const sim::Heard heard = hear(order);
         const std::size_t came = played(heard, order.rate, watch);
         SoundCaught caught{.rate = order.rate, .cut = came < heard.measured.size()};
         for (const int input : order.inputs) {
@@ -36,6 +34,26 @@ public:
     }
 
 private:
+    [[nodiscard]] sim::Heard hear(const SoundOrder& order) const {
+        constexpr double open = 1e9; // Ω
+        switch (wired_) {
+        case Wired::jig:
+            return sim::hearJig(bench_, order.play, order.rate);
+        case Wired::loop:
+            return sim::hearLoop(bench_, order.play, order.rate);
+        case Wired::jigOpen:
+            return sim::hearInClips(bench_, open, order.play, order.rate);
+        case Wired::jigShort:
+            return sim::hearInClips(bench_, 0.0, order.play, order.rate);
+        case Wired::jigLoad:
+            return sim::hearInClips(bench_, figure_, order.play, order.rate);
+        case Wired::calibrator:
+            return sim::hearCalibrator(bench_, figure_, order.play.size(), order.rate);
+        default:
+            return sim::hearResponse(bench_, order.play, order.rate);
+        }
+    }
+
     /// Lets the time pass, tells the level, heeds a stop; the samples that had come by then.
     std::size_t played(const sim::Heard& heard, double rate, SoundWatch& watch) const {
         const std::size_t total = heard.measured.size();
@@ -66,6 +84,7 @@ private:
     sim::SoundBench bench_;
     Wired wired_;
     double pace_;
+    double figure_;
     SoundPort port_{simulatedPort()};
 };
 
@@ -80,8 +99,9 @@ SoundPort simulatedPort() {
             .simulated = true};
 }
 
-std::unique_ptr<SoundDevice> simulatedSound(sim::SoundBench bench, Wired wired, double pace) {
-    return std::make_unique<Simulated>(std::move(bench), wired, pace);
+std::unique_ptr<SoundDevice>
+simulatedSound(sim::SoundBench bench, Wired wired, double pace, double figure) {
+    return std::make_unique<Simulated>(std::move(bench), wired, pace, figure);
 }
 
 } // namespace yf::devices

@@ -70,12 +70,12 @@ public:
 inline constexpr const char* simulatedId = "simulated";
 
 /// What is wired to the simulated bench's inputs.
-enum class Wired { microphone, jig };
+enum class Wired { microphone, jig, loop, jigOpen, jigShort, jigLoad, calibrator };
 
 /// The simulated bench behind the same interface. `pace`: how many times faster than real time;
-/// 0: at once.
+/// 0: at once. `figure`: Ω of the load, or dB of the calibrator, where one is wired.
 [[nodiscard]] std::unique_ptr<SoundDevice>
-simulatedSound(sim::SoundBench bench, Wired wired, double pace);
+simulatedSound(sim::SoundBench bench, Wired wired, double pace, double figure = 0.0);
 
 [[nodiscard]] SoundPort simulatedPort();
 

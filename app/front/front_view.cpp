@@ -61,8 +61,9 @@ void FrontView::display(const job::Job& job,
         update();
         return;
     }
+    const bool other = bands_.update(job, *cabinet);
     const FrontPicture now = FrontPicture::of(job, *cabinet);
-    if (now == front_ && chosen == chosen_ && cabinet->name == cabinet_.name) {
+    if (!other && now == front_ && chosen == chosen_ && cabinet->name == cabinet_.name) {
         cabinet_ = *cabinet;
         return;
     }
@@ -82,6 +83,9 @@ void FrontView::describe() {
                          spot.polarity > 0 ? tr("as wired") : tr("reversed"),
                          spot.driver == chosen_ ? tr(", chosen") : QString{});
     }
+    for (const BandBar& bar : bands_.bars()) {
+        said << tr("%1 works well %2").arg(bar.name, bar.words);
+    }
     setAccessibleName(tr("Front of %1").arg(words(cabinet_.name)));
     setAccessibleDescription(said.join(QStringLiteral("; ")));
     setToolTip(said.join(QStringLiteral("\n")));
@@ -97,7 +101,10 @@ void FrontView::setEditing(bool editing) {
 FrontScale FrontView::scale() const {
     return FrontScale::fitting(
         front_,
-        QRectF(margin, margin, width() - 2.0 * margin, height() - 2.0 * margin - captionHeight));
+        QRectF(margin,
+               margin,
+               width() - 2.0 * margin,
+               height() - 2.0 * margin - captionHeight - bandStripHeight(bands_.bars().size())));
 }
 
 std::optional<QPoint> FrontView::placeOf(const std::string& driver) const {
@@ -180,7 +187,16 @@ void FrontView::paintEvent(QPaintEvent* /*event*/) {
     }
     const auto chosen = std::ranges::find(front_.spots, chosen_, &FrontSpot::driver);
     painter.setPen(t.ink);
-    painter.drawText(QRectF(0.0, height() - captionHeight, width(), captionHeight),
+    const double strip = bandStripHeight(bands_.bars().size());
+    if (strip > 0.0) {
+        paintBandStrip(painter,
+                       bands_.bars(),
+                       QRectF(margin, height() - strip, width() - 2.0 * margin, strip),
+                       chosen_);
+    }
+    painter.setPen(t.ink);
+    painter.setFont(font());
+    painter.drawText(QRectF(0.0, height() - captionHeight - strip, width(), captionHeight),
                      Qt::AlignCenter,
                      chosen == front_.spots.end() ? words(cabinet_.name) : chosen->name);
 }

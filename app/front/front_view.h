@@ -2,6 +2,7 @@
 #pragma once
 
 #include "app/front/front_picture.h"
+#include "app/plots/band_strip.h"
 #include "core/job/edit.h"
 
 #include <QWidget>
@@ -76,6 +77,7 @@ private:
     void describe();
 
     FrontPicture front_;
+    BandBars bands_;
     job::Cabinet cabinet_;
     std::string chosen_;
     std::string dropTarget_;

@@ -16,11 +16,14 @@
 #include <QHeaderView>
 #include <QLabel>
 #include <QListWidget>
+#include <QLocale>
 #include <QPushButton>
+#include <QSpinBox>
 #include <QTableWidget>
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <cmath>
 
 namespace yf::app {
 
@@ -58,6 +61,25 @@ QWidget* named(const QString& text, QWidget* control, QWidget* parent) {
     row->addWidget(label);
     row->addWidget(control);
     return holder;
+}
+
+/// Where a file's microphone stood, for the list.
+QString placeWords(const job::ImportOrder& order) {
+    if (order.place == job::MicPlace::nearCone) {
+        return ImportSheet::tr("near the cone");
+    }
+    if (order.place == job::MicPlace::nearPort) {
+        return ImportSheet::tr("in the port");
+    }
+    if (order.angle == 0.0) {
+        return ImportSheet::tr("on axis");
+    }
+    const QString degrees = QLocale().toString(std::abs(order.angle), 'g', 4);
+    const bool positive = order.angle > 0.0;
+    return (order.plane == measure::Plane::horizontal
+                ? (positive ? ImportSheet::tr("%1° right") : ImportSheet::tr("%1° left"))
+                : (positive ? ImportSheet::tr("%1° up") : ImportSheet::tr("%1° down")))
+        .arg(degrees);
 }
 
 /// Samples around the arrival as shares of the peak, as many as a picture can show.
@@ -176,6 +198,19 @@ void ImportSheet::build() {
         connect(made, &QuantityField::valueChanged, this, &ImportSheet::correct);
         return made;
     };
+    place_ = choice(QStringLiteral("import_place"),
+                    tr("Where the microphone stood"),
+                    {tr("before it, or to its sides"),
+                     tr("above or below it"),
+                     tr("near the cone"),
+                     tr("in the port")});
+    angle_ = new QSpinBox(this);
+    angle_->setObjectName(QStringLiteral("import_angle"));
+    angle_->setAccessibleName(tr("Angle off the axis, right and up positive"));
+    constexpr int behind = 180;
+    angle_->setRange(-behind, behind);
+    angle_->setSuffix(QStringLiteral("°"));
+    connect(angle_, &QSpinBox::valueChanged, this, &ImportSheet::correct);
     distance_ = field(q::distance, text::Unit::metre, "import_distance");
     drive_ = field(q::voltage.as("drive", "drive, rms"), text::Unit::volt, "import_drive");
     trustedFrom_ = field(q::frequency.as("trusted", "believed from this frequency up"),
@@ -191,6 +226,8 @@ void ImportSheet::build() {
     auto* bar = new FlowLayout(holder);
     bar->setContentsMargins(0, 0, 0, 0);
     bar->addWidget(named(tr("for"), driver_, holder));
+    bar->addWidget(named(tr("taken"), place_, holder));
+    bar->addWidget(named(tr("angle"), angle_, holder));
     bar->addWidget(named(tr("distance"), distance_, holder));
     bar->addWidget(named(tr("drive"), drive_, holder));
     bar->addWidget(named(tr("believed from"), trustedFrom_, holder));
@@ -283,15 +320,55 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
         if (entry.driver.empty()) {
             entry.driver = sight.driver;
         }
-        read(entry);
         entries_.push_back(std::move(entry));
         list_->addItem(words(name));
+    }
+    readAngles();
+    for (Entry& entry : entries_) {
+        read(entry);
     }
     showing_ = false;
     markList();
     list_->setCurrentRow(0);
     show(0);
     list_->setFocus();
+}
+
+void ImportSheet::readAngles() {
+    std::vector<std::string> names;
+    for (const Entry& entry : entries_) {
+        names.push_back(entry.order.file.name);
+    }
+    const auto files = job::likelyAngles(names);
+    for (std::size_t i = 0; i < files.size(); ++i) {
+        Entry& entry = entries_[i];
+        entry.order.plane = files[i].plane.value_or(measure::Plane::horizontal);
+        entry.order.angle = files[i].angle.value_or(0.0);
+        entry.angleProblem = files[i].plane ? QString() : tr("its name tells no angle");
+    }
+    markAngles();
+}
+
+void ImportSheet::markAngles() {
+    // One place of one driver can be taken once.
+    for (Entry& entry : entries_) {
+        const auto same = [&](const Entry& other) {
+            const bool straight = entry.order.angle == 0.0;
+            return &other != &entry && other.driver == entry.driver &&
+                   other.order.place == entry.order.place &&
+                   other.order.angle == entry.order.angle && entry.imported && other.imported &&
+                   entry.imported->take.kind == job::TakeKind::response &&
+                   other.imported->take.kind == job::TakeKind::response &&
+                   (straight || other.order.plane == entry.order.plane);
+        };
+        const bool set = std::ranges::any_of(
+            entries_, [](const Entry& other) { return other.order.angle != 0.0; });
+        if (set && std::ranges::any_of(entries_, same)) {
+            entry.angleProblem = tr("this angle stands twice");
+        } else if (entry.angleProblem == tr("this angle stands twice")) {
+            entry.angleProblem.clear();
+        }
+    }
 }
 
 void ImportSheet::read(Entry& entry) {
@@ -315,12 +392,24 @@ int ImportSheet::readable() const {
 }
 
 void ImportSheet::markList() {
+    markAngles();
+    const bool set = std::ranges::any_of(entries_, [](const Entry& entry) {
+        return entry.order.angle != 0.0 || entry.order.place != job::MicPlace::farField;
+    });
     for (int i = 0; i < list_->count(); ++i) {
         const Entry& entry = entries_[static_cast<std::size_t>(i)];
-        const QString mark = !entry.imported            ? QStringLiteral("■ ")
-                             : entry.imported->doubtful ? QStringLiteral("▲ ")
-                                                        : QStringLiteral("✓ ");
-        list_->item(i)->setText(mark + words(entry.order.file.name));
+        const QString mark = !entry.imported ? QStringLiteral("■ ")
+                             : entry.imported->doubtful || !entry.angleProblem.isEmpty()
+                                 ? QStringLiteral("▲ ")
+                                 : QStringLiteral("✓ ");
+        QString said = mark + words(entry.order.file.name);
+        if (set) {
+            said += QStringLiteral("\n    ") + placeWords(entry.order);
+            if (!entry.angleProblem.isEmpty()) {
+                said += QStringLiteral(", ") + entry.angleProblem;
+            }
+        }
+        list_->item(i)->setText(said);
     }
     const int count = readable();
     take_->setText(count == 1 ? tr("Take it")
@@ -337,6 +426,14 @@ void ImportSheet::show(int index) {
     const job::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
     const bool sound = imported != nullptr && imported->impulse.has_value();
     driver_->setCurrentIndex(driver_->findData(words(entry.driver)));
+    const bool response = imported != nullptr && imported->take.kind == job::TakeKind::response;
+    place_->setEnabled(response);
+    place_->setCurrentIndex(entry.order.place == job::MicPlace::nearCone    ? 2
+                            : entry.order.place == job::MicPlace::nearPort  ? 3
+                            : entry.order.plane == measure::Plane::vertical ? 1
+                                                                            : 0);
+    angle_->setEnabled(response && entry.order.place == job::MicPlace::farField);
+    angle_->setValue(static_cast<int>(std::lround(entry.order.angle)));
     distance_->setValue(entry.order.distance);
     drive_->setValue(entry.order.drive);
     common_->setChecked(entry.order.commonTime);
@@ -350,7 +447,7 @@ void ImportSheet::show(int index) {
     phaseUnit_->setCurrentIndex(static_cast<int>(entry.order.table.phaseUnit));
     if (sound) {
         gate_->setValue(imported->impulse->gate.right);
-        timeZero_->setValue(entry.order.sound.timeZero);
+        timeZero_->setValue(imported->impulse->impulse.timeZero);
         fullScale_->setValue(entry.order.sound.fullScale);
         channel_->clear();
         for (int c = 1; c <= imported->impulse->channels; ++c) {
@@ -436,6 +533,15 @@ void ImportSheet::correct() {
     Entry& entry = entries_[static_cast<std::size_t>(row)];
     const bool sound = entry.imported && entry.imported->impulse.has_value();
     entry.driver = driver_->currentData().toString().toStdString();
+    const int place = place_->currentIndex();
+    entry.order.place = place == 2   ? job::MicPlace::nearCone
+                        : place == 3 ? job::MicPlace::nearPort
+                                     : job::MicPlace::farField;
+    entry.order.plane = place == 1 ? measure::Plane::vertical : measure::Plane::horizontal;
+    if (std::lround(entry.order.angle) != angle_->value()) {
+        entry.order.angle = angle_->value();
+        entry.angleProblem.clear();
+    }
     entry.order.distance = distance_->value();
     entry.order.drive = drive_->value();
     entry.order.commonTime = common_->isChecked();

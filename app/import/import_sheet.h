@@ -46,7 +46,11 @@ private:
         std::optional<Error> unreadable; ///< the file itself
         std::optional<job::ImportedTake> imported;
         QString problem;
+        QString angleProblem; ///< of its name, in a polar set
     };
+
+    void readAngles();
+    void markAngles();
 
     void build();
     QComboBox* choice(const QString& name, const QString& title, const QStringList& items);
@@ -64,6 +68,8 @@ private:
     bool showing_{};
     QListWidget* list_{};
     QComboBox* driver_{};
+    QComboBox* place_{};
+    QSpinBox* angle_{};
     QuantityField* distance_{};
     QuantityField* drive_{};
     QCheckBox* common_{};

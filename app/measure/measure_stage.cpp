@@ -1,8 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/measure/measure_stage.h"
 
+#include "app/measure/angles_page.h"
 #include "app/measure/curves_page.h"
 #include "app/measure/decay_page.h"
+#include "app/measure/hand_page.h"
+#include "app/measure/merge_page.h"
 #include "app/measure/parameters_page.h"
 #include "app/measure/record_page.h"
 #include "app/measure/take_list.h"
@@ -10,8 +13,10 @@
 #include "app/measure/time_page.h"
 #include "app/plots/plot.h"
 #include "app/widgets/dropped_files.h"
+#include "app/widgets/flow_layout.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
+#include "core/text/sentence.h"
 
 #include <QDragEnterEvent>
 #include <QGridLayout>
@@ -24,9 +29,19 @@ namespace yf::app {
 
 namespace {
 
-enum Page { curvesPage, recordPage, timePage, decayPage, parametersPage };
+enum Page {
+    curvesPage,
+    recordPage,
+    timePage,
+    decayPage,
+    mergePage,
+    anglesPage,
+    parametersPage,
+    handPage
+};
 
-const char* const pageIds[] = {"curves", "record", "time", "decay", "parameters"};
+const char* const pageIds[] = {
+    "curves", "record", "time", "decay", "merge", "angles", "parameters", "hand"};
 
 } // namespace
 
@@ -36,7 +51,7 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
     works_ = new TakeWorks(this);
     name_ = wrappedLabel(this, QStringLiteral("measure_driver"), 14.0, QFont::DemiBold);
     name_->setWordWrap(false);
-    open_ = new QPushButton(tr("Open table …"), this);
+    open_ = new QPushButton(tr("Open files …"), this);
     open_->setObjectName(QStringLiteral("measure_open"));
     connect(
         open_, &QPushButton::clicked, this, [this] { Q_EMIT tablesWanted(words(sight_.driver)); });
@@ -46,40 +61,56 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
     record_ = new RecordPage(this);
     time_ = new TimePage(works_, this);
     decay_ = new DecayPage(works_, this);
+    merge_ = new MergePage(this);
+    angles_ = new AnglesPage(this);
     parameters_ = new ParametersPage(works_, this);
+    hand_ = new HandPage(this);
     pages_ = new QStackedWidget(this);
     for (QWidget* page : {static_cast<QWidget*>(curves_),
                           static_cast<QWidget*>(record_),
                           static_cast<QWidget*>(time_),
                           static_cast<QWidget*>(decay_),
-                          static_cast<QWidget*>(parameters_)}) {
+                          static_cast<QWidget*>(merge_),
+                          static_cast<QWidget*>(angles_),
+                          static_cast<QWidget*>(parameters_),
+                          static_cast<QWidget*>(hand_)}) {
         pages_->addWidget(page);
     }
-    auto* head = new QHBoxLayout;
-    head->addWidget(name_);
-    head->addSpacing(8);
-    const QString titles[] = {
-        tr("Curves"), tr("Record"), tr("Time and gate"), tr("Decay"), tr("Parameters")};
+    auto* head = new QWidget(this);
+    auto* chips = new FlowLayout(head);
+    chips->setContentsMargins(0, 0, 0, 0);
+    chips->setSpacing(4);
+    const QString titles[] = {tr("Curves"),
+                              tr("Record"),
+                              tr("Time and gate"),
+                              tr("Decay"),
+                              tr("Near and far"),
+                              tr("Angles"),
+                              tr("Parameters"),
+                              tr("By hand")};
     for (int page = 0; page < pages_->count(); ++page) {
-        auto* tab = new QToolButton(this);
+        auto* tab = new QToolButton(head);
         tab->setObjectName(QStringLiteral("measure_tab_%1").arg(QLatin1String(pageIds[page])));
         tab->setText(titles[page]);
         tab->setCheckable(true);
         tab->setProperty("chip", true);
         connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
-        head->addWidget(tab);
+        chips->addWidget(tab);
         tabs_ << tab;
     }
-    head->addStretch(1);
-    head->addWidget(open_);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(4);
+    left->addWidget(name_);
+    left->addWidget(takes_, 1);
+    left->addWidget(open_);
     auto* body = new QHBoxLayout;
     body->setSpacing(8);
-    body->addWidget(takes_);
+    body->addLayout(left);
     body->addWidget(pages_, 1);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(8, 4, 8, 4);
     column->setSpacing(4);
-    column->addLayout(head);
+    column->addWidget(head);
     column->addLayout(body, 1);
     connect(takes_, &TakeList::chosenChanged, this, &MeasureStage::showTakes);
     connect(takes_, &TakeList::tickedChanged, this, &MeasureStage::showTakes);
@@ -93,8 +124,13 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
     connect(takes_, &TakeList::useWanted, this, [this](const QString& take) {
         Q_EMIT edited(job::useTake(sight_.driver, take.toStdString()));
     });
+    connect(takes_, &TakeList::exportWanted, this, &MeasureStage::exportTake);
+    connect(merge_, &MergePage::edited, this, &MeasureStage::edited);
+    connect(hand_, &HandPage::edited, this, &MeasureStage::edited);
+    connect(angles_, &AnglesPage::tablesWanted, this, &MeasureStage::tablesWanted);
     connect(curves_, &CurvesPage::edited, this, &MeasureStage::edited);
     connect(record_, &RecordPage::edited, this, &MeasureStage::edited);
+    connect(record_, &RecordPage::fileWanted, this, &MeasureStage::fileWanted);
     connect(works_, &TakeWorks::made, this, &MeasureStage::showTakes);
     connect(works_, &TakeWorks::gated, this, [this](const job::Take& take) {
         Q_EMIT edited(job::replaceTake(take));
@@ -145,12 +181,37 @@ void MeasureStage::showTakes() {
     case decayPage:
         decay_->display(sight_, chosen);
         break;
+    case mergePage:
+        merge_->display(sight_);
+        break;
+    case anglesPage:
+        angles_->display(sight_);
+        break;
     case parametersPage:
         parameters_->display(sight_, chosen);
+        break;
+    case handPage:
+        hand_->display(sight_);
         break;
     default:
         break;
     }
+}
+
+void MeasureStage::exportTake(const QString& id, job::TakeFormat format) {
+    const job::Job& job = sight_.shown().job;
+    const job::Take* take = job::findTake(job, id.toStdString());
+    if (take == nullptr) {
+        return;
+    }
+    const auto file = job::exportTake(*take, format);
+    if (!file) {
+        takes_->tell(QStringLiteral("■ ") + spoken(text::sentence(file.error())));
+        return;
+    }
+    Q_EMIT fileOffered(tr("Save the take"),
+                       words(job::fileStem(job, *take) + "." + file->ending),
+                       QByteArray(file->bytes.data(), static_cast<qsizetype>(file->bytes.size())));
 }
 
 void MeasureStage::showPage(int page) {

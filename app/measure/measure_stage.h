@@ -2,6 +2,7 @@
 #pragma once
 
 #include "app/stage.h"
+#include "core/job/export_take.h"
 
 class QLabel;
 class QPushButton;
@@ -10,8 +11,11 @@ class QToolButton;
 
 namespace yf::app {
 
+class AnglesPage;
 class CurvesPage;
 class DecayPage;
+class HandPage;
+class MergePage;
 class ParametersPage;
 class RecordPage;
 class TakeList;
@@ -39,8 +43,8 @@ public:
     [[nodiscard]] QString state(const Sight& sight) const override;
     void display(const Sight& sight) override;
 
-    /// "curves", "record", "time", "decay", "parameters", each perhaps with takes to choose behind
-    /// it ("time:take-17"); "sweep" records. Others lead to the curves.
+    /// "curves", "record", "time", "decay", "merge", "angles", "parameters", "hand", each perhaps
+    /// with takes to choose behind it ("time:take-17"); "sweep" records. Others lead to the curves.
     void reveal(const QString& order) override;
 
 protected:
@@ -50,6 +54,7 @@ protected:
 private:
     void showPage(int page);
     void showTakes();
+    void exportTake(const QString& id, job::TakeFormat format);
 
     Sight sight_;
     TakeWorks* works_{};
@@ -62,7 +67,10 @@ private:
     RecordPage* record_{};
     TimePage* time_{};
     DecayPage* decay_{};
+    MergePage* merge_{};
+    AnglesPage* angles_{};
     ParametersPage* parameters_{};
+    HandPage* hand_{};
 };
 
 } // namespace yf::app

@@ -1,16 +1,20 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/measure/parameters_page.h"
 
+#include "app/measure/with_limits.h"
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
-#include "core/driver/usable_band.h"
+#include "core/driver/complete.h"
 #include "core/driver/vas.h"
+#include "core/job/make_take.h"
+#include "core/job/usable_band.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
 
+#include <QComboBox>
 #include <QGridLayout>
 #include <QHeaderView>
 #include <QLabel>
@@ -32,23 +36,6 @@ const q::Quantity lump{"m", "added_mass_kg", 1e-3, "g", 0.01, 1000.0, "weighed"}
 const q::Quantity netVolume{"Vb", "Vb_l", 1e-3, "l", 0.05, 1000.0, "net"};
 const q::Quantity boxResonance{"fc", "fc_hz", 1.0, "Hz", 1.0, 20000.0, "in the box"};
 const q::Quantity area{"Sd", "Sd_cm2", 1e-4, "cm²", 0.5, 5000.0, "of the cone"};
-
-/// A Q has no unit, and so no prefix.
-QString plainOrPrefixed(double value, const char* unit, int digits) {
-    return figures(*unit == '\0' ? text::printSignificant(value, digits)
-                                 : text::printEngineering(value, unit, digits));
-}
-
-/// As many digits as the uncertainty deserves.
-QString withLimits(double value, double u, const char* unit) {
-    const double limits = 1.96 * u * value;
-    const int digits =
-        limits > 0.0 ? std::clamp(static_cast<int>(std::ceil(std::log10(value / limits))) + 1, 2, 5)
-                     : 4;
-    return QStringLiteral("%1 ± %2").arg(plainOrPrefixed(value, unit, digits),
-                                         figures(text::printSignificant(196.0 * u, 2)) +
-                                             QStringLiteral("\u202F%"));
-}
 
 QString coilWords(driver::InductanceModel model) {
     switch (model) {
@@ -106,6 +93,18 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
     table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::ResizeToContents);
     told_ = wrappedLabel(this, QStringLiteral("parameters_told"));
     vas_ = wrappedLabel(this, QStringLiteral("parameters_vas"));
+    printed_ = wrappedLabel(this, QStringLiteral("parameters_printed"));
+    const auto second = [this](const QString& name, const QString& accessible) {
+        auto* box = new QComboBox(this);
+        box->setObjectName(name);
+        box->setAccessibleName(accessible);
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->setMinimumContentsLength(8);
+        connect(box, &QComboBox::currentIndexChanged, this, [this] { showVas(); });
+        return box;
+    };
+    massTake_ = second(QStringLiteral("parameters_mass_take"), tr("The take with the mass on"));
+    boxTake_ = second(QStringLiteral("parameters_box_take"), tr("The take in the box"));
     usable_ = wrappedLabel(this, QStringLiteral("parameters_band"));
     const auto field = [this](const q::Quantity& quantity,
                               text::Unit unit,
@@ -142,7 +141,10 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
     auto* side = new QGridLayout;
     side->setVerticalSpacing(4);
     side->addWidget(table_, 0, 0, 1, 4);
-    side->addWidget(told_, 1, 0, 1, 4);
+    auto* said = new QVBoxLayout;
+    said->addWidget(told_);
+    said->addWidget(printed_);
+    side->addLayout(said, 1, 0, 1, 4);
     side->addWidget(headingLabel(this, tr("Vas, by a second take")), 2, 0, 1, 4);
     const auto pair = [&](int row, int column, const QString& text, QWidget* widget) {
         auto* label = new QLabel(text, this);
@@ -153,11 +155,13 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
     pair(3, 0, tr("Sd, cm²"), Sd_);
     pair(4, 0, tr("mass, g"), mass_);
     pair(4, 2, tr("fs with it"), loaded_);
-    pair(5, 0, tr("or box, l"), box_);
-    pair(5, 2, tr("fs in it"), inBox_);
-    side->addWidget(vas_, 6, 0, 1, 4);
-    side->addWidget(headingLabel(this, tr("Usable band")), 7, 0, 1, 4);
-    side->addWidget(usable_, 8, 0, 1, 4);
+    pair(5, 2, tr("or its take"), massTake_);
+    pair(6, 0, tr("or box, l"), box_);
+    pair(6, 2, tr("fs in it"), inBox_);
+    pair(7, 2, tr("or its take"), boxTake_);
+    side->addWidget(vas_, 8, 0, 1, 4);
+    side->addWidget(headingLabel(this, tr("Usable band")), 9, 0, 1, 4);
+    side->addWidget(usable_, 10, 0, 1, 4);
     side->setRowStretch(0, 1);
     auto* both = new QHBoxLayout(this);
     both->setContentsMargins(0, 0, 0, 0);
@@ -176,7 +180,36 @@ void ParametersPage::display(const Sight& sight, const job::Take* take) {
     if (driver != nullptr) {
         Sd_->offer(driver->sheet.Sd);
     }
+    fillSecond();
     again();
+}
+
+void ParametersPage::fillSecond() {
+    const job::Job& job = sight_.shown().job;
+    for (QComboBox* box : {massTake_, boxTake_}) {
+        const QSignalBlocker quiet(box);
+        const QVariant before = box->currentData();
+        box->clear();
+        box->addItem(tr("as typed"), QString());
+        for (const job::Take& take : job.takes) {
+            const bool other = take_ == nullptr || take.id != take_->id;
+            if (take.kind == job::TakeKind::impedance && other &&
+                job::aboutOf(job, take).driver == sight_.driver) {
+                box->addItem(words(take.name + ", " + take.id), words(take.id));
+            }
+        }
+        box->setCurrentIndex(std::max(0, box->findData(before)));
+    }
+}
+
+std::shared_ptr<const driver::FitResult> ParametersPage::secondFit(const QComboBox* box) const {
+    const job::Take* take =
+        job::findTake(sight_.shown().job, box->currentData().toString().toStdString());
+    if (take == nullptr) {
+        return nullptr;
+    }
+    const auto works = works_->of(*take);
+    return works ? works->fit : nullptr;
 }
 
 void ParametersPage::again() {
@@ -263,8 +296,70 @@ void ParametersPage::again() {
     picture.foot = take_ != nullptr ? words(take_->date) : QString();
     plot_->display(picture);
     told_->setText(told);
+    showPrinted();
     showVas();
     showBand();
+}
+
+void ParametersPage::showPrinted() {
+    printed_->clear();
+    const job::Driver* driver = job::findDriver(sight_.shown().job, sight_.driver);
+    if (driver == nullptr) {
+        return;
+    }
+    using driver::Figure;
+    const driver::Part& sheet = driver->sheet;
+    driver::CompleteRequest request;
+    int given = 0;
+    const auto give = [&](Figure figure, const std::optional<double>& value) {
+        request.given[static_cast<std::size_t>(figure)] = value;
+        given += value ? 1 : 0;
+    };
+    give(Figure::Re, sheet.model.Re);
+    give(Figure::fs, sheet.model.fs);
+    give(Figure::Qms, sheet.model.Qms);
+    give(Figure::Qes, sheet.model.Qes);
+    give(Figure::Vas, sheet.Vas);
+    give(Figure::Sd, sheet.Sd);
+    give(Figure::sensitivity2v83, sheet.sensitivity);
+    if (given == 0) {
+        return;
+    }
+    const auto judged = driver::complete(request);
+    if (!judged) {
+        return;
+    }
+    switch (judged->verdict) {
+    case driver::SheetVerdict::consistent:
+        printed_->setText(tr("The printed figures agree with each other."));
+        break;
+    case driver::SheetVerdict::oneOff: {
+        const std::string& odd = judged->suspects.front();
+        const auto implied =
+            std::ranges::find(judged->implied, odd, &std::pair<std::string, double>::first);
+        printed_->setText(
+            implied == judged->implied.end()
+                ? tr("▲ Printed %1 does not agree with the other printed figures.").arg(words(odd))
+                : tr("▲ Printed %1 does not agree with the others: they make it %2.")
+                      .arg(words(odd), figures(text::printSignificant(implied->second, 3))));
+        break;
+    }
+    case driver::SheetVerdict::cannotTell:
+    case driver::SheetVerdict::severalOff: {
+        QStringList odd;
+        for (const std::string& suspect : judged->suspects) {
+            odd << words(suspect);
+        }
+        printed_->setText(odd.isEmpty()
+                              ? tr("▲ The printed figures do not agree with each other.")
+                              : tr("▲ The printed figures do not agree; one of %1 is wrong.")
+                                    .arg(odd.join(QStringLiteral(", "))));
+        break;
+    }
+    case driver::SheetVerdict::notCheckable:
+        printed_->setText(tr("Too few figures are printed to check one against the other."));
+        break;
+    }
 }
 
 void ParametersPage::showVas() {
@@ -273,9 +368,15 @@ void ParametersPage::showVas() {
         return;
     }
     QStringList said;
-    if (Sd_->optionalValue() && loaded_->optionalValue() && mass_->optionalValue()) {
+    const auto withMass = secondFit(massTake_);
+    const auto inBox = secondFit(boxTake_);
+    loaded_->setEnabled(massTake_->currentIndex() <= 0);
+    inBox_->setEnabled(boxTake_->currentIndex() <= 0);
+    const auto loaded = withMass ? std::optional(withMass->model.fs) : loaded_->optionalValue();
+    const auto boxed = inBox ? std::optional(inBox->model.fs) : inBox_->optionalValue();
+    if (Sd_->optionalValue() && loaded && mass_->optionalValue()) {
         const driver::AddedMassRequest request{.fs = fit_->model.fs,
-                                               .fsLoaded = loaded_->value(),
+                                               .fsLoaded = *loaded,
                                                .mass = mass_->value(),
                                                .Sd = Sd_->value(),
                                                .Re = fit_->model.Re,
@@ -298,15 +399,29 @@ void ParametersPage::showVas() {
             }
         }
     }
-    if (box_->optionalValue() && inBox_->optionalValue()) {
-        const driver::TestBoxRequest request{
-            .fs = fit_->model.fs, .fc = inBox_->value(), .Vb = box_->value()};
+    if (box_->optionalValue() && boxed) {
+        driver::TestBoxRequest request{.fs = fit_->model.fs, .fc = *boxed, .Vb = box_->value()};
+        if (inBox) {
+            request.Qes = fit_->model.Qes;
+            request.Qms = fit_->model.Qms;
+            request.Qec = inBox->model.Qes;
+            request.Qmc = inBox->model.Qms;
+            request.fsU = std::max(fit_->u.fs, 1e-3);
+            request.fcU = std::max(inBox->u.fs, 1e-3);
+            request.QesU = std::max(fit_->u.Qes, 1e-3);
+            request.QecU = std::max(inBox->u.Qes, 1e-3);
+        }
         if (const auto error = driver::check(request)) {
             said << QStringLiteral("▲ ") + words(text::sentence(*error));
         } else {
             const auto b = driver::testBox(request);
-            said << tr("By the box: Vas %1, from the frequencies alone.")
+            said << (b->method == driver::BoxMethod::withQec
+                         ? tr("By the box: Vas %1, from resonance and losses of both takes.")
+                         : tr("By the box: Vas %1, from the frequencies alone."))
                         .arg(withLimits(b->Vas * 1e3, b->VasU, "l"));
+            if (b->leakSuspected) {
+                said << tr("▲ The losses in the box are high: a leak, or filling.");
+            }
             if (b->advice != driver::BoxAdvice::ok) {
                 said << tr("A box of %1 would be better.")
                             .arg(figures(text::printEngineering(b->recommendedVb * 1e3, "l", 2)));
@@ -327,31 +442,16 @@ void ParametersPage::showBand() {
         usable_->setText({});
         return;
     }
-    constexpr double coneShare = 0.8;
-    const double radius = 0.5 * coneShare * driver->diameter;
-    driver::UsableBandRequest request{
-        .fs = fit_->model.fs,
-        .Sd = Sd_->optionalValue().value_or(3.14159265 * radius * radius),
-        .role = driver->band == job::Band::sub || driver->band == job::Band::low
-                    ? driver::Role::woofer
-                : driver->band == job::Band::mid ? driver::Role::midrange
-                                                 : driver::Role::tweeter,
-        .offAxis = 45.0 * q::degree};
-    if (const job::Take* response = job::takeInUse(job, *driver, job::TakeKind::response)) {
-        const curve::Range trusted = response->curve->trusted();
-        for (std::size_t k = 0; k < response->curve->size(); ++k) {
-            if (trusted.holds(response->curve->frequencies()[k])) {
-                request.frequencies.push_back(response->curve->frequencies()[k]);
-                request.levels.push_back(
-                    20.0 * std::log10(std::abs(response->curve->values()[k]) / 20e-6));
-            }
-        }
+    job::Driver here = *driver;
+    if (Sd_->optionalValue()) {
+        here.sheet.Sd = Sd_->value();
     }
-    if (request.frequencies.size() == 1) {
-        request.frequencies.clear();
-        request.levels.clear();
+    const auto found = job::usableBandOf(job, here, fit_->model.fs);
+    if (!found) {
+        usable_->setText({});
+        return;
     }
-    const auto band = driver::usableBand(request);
+    const driver::UsableBand* band = &found->band;
     const auto reason = [](const std::string& why) {
         return why == "resonance"   ? tr("its resonance")
                : why == "excursion" ? tr("its travel")
@@ -360,7 +460,7 @@ void ParametersPage::showBand() {
                                     : tr("its size: it beams beyond");
     };
     QStringList said;
-    if (!Sd_->optionalValue()) {
+    if (found->areaGuessed) {
         said << tr("With the area guessed from the outer diameter:");
     }
     if (band->low) {

@@ -4,6 +4,7 @@
 #include "app/measure/take_works.h"
 #include "app/stage.h"
 
+class QComboBox;
 class QLabel;
 class QTableWidget;
 
@@ -26,6 +27,11 @@ private:
     void again();
     void showBand();
     void showVas();
+    void showPrinted();
+    void fillSecond();
+
+    /// Fit of the take chosen beside a field; null: none, or still being made.
+    [[nodiscard]] std::shared_ptr<const driver::FitResult> secondFit(const QComboBox* box) const;
 
     TakeWorks* works_{};
     Sight sight_;
@@ -36,6 +42,9 @@ private:
     QTableWidget* table_{};
     QLabel* told_{};
     QLabel* vas_{};
+    QLabel* printed_{};
+    QComboBox* massTake_{};
+    QComboBox* boxTake_{};
     QLabel* usable_{};
     QuantityField* Sd_{};
     QuantityField* loaded_{};

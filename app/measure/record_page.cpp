@@ -1,9 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/measure/record_page.h"
 
+#include "app/measure/calibration_panel.h"
 #include "app/measure/setup_sketch.h"
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
+#include "app/settings.h"
 #include "app/theme/theme.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
@@ -19,6 +21,9 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSpinBox>
+#include <QStackedWidget>
+#include <QTimer>
+#include <QToolButton>
 
 #include <algorithm>
 
@@ -69,6 +74,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
                        tr("response at an angle"),
                        tr("near the cone"),
                        tr("in the port"),
+                       tr("two drivers together"),
                        tr("response of the whole cabinet")});
     plane_ = combo(QStringLiteral("record_plane"), tr("Plane of the angle"));
     plane_->addItems({tr("right +, left −"), tr("up +, down −")});
@@ -127,6 +133,23 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
                      QStringLiteral("record_ceiling"),
                      tr("Height of the ceiling"),
                      2.6);
+    highest_ = field(this,
+                     levelOfSweep,
+                     text::Unit::decibel,
+                     QStringLiteral("record_highest"),
+                     tr("No sweep is played louder than this"),
+                     settings::highestLevel());
+    mounting_ = combo(QStringLiteral("record_mounting"), tr("How the driver stands"));
+    mounting_->addItems(
+        {tr("free, nothing around it"), tr("in a closed box"), tr("in a vented box")});
+    partner_ = combo(QStringLiteral("record_partner"), tr("The other driver"));
+    safety_ = wrappedLabel(this, QStringLiteral("record_safety"));
+    calibrations_ = new QToolButton(this);
+    calibrations_->setObjectName(QStringLiteral("record_calibrations"));
+    calibrations_->setText(tr("Calibrations"));
+    calibrations_->setCheckable(true);
+    calibrations_->setToolTip(tr("Microphone, sound card, jig, absolute level of this device."));
+    panel_ = new CalibrationPanel(this);
     microphone_ = combo(QStringLiteral("record_measured_input"), tr("Measured input"));
     reference_ = combo(QStringLiteral("record_reference_input"), tr("Reference input"));
     guide_ = wrappedLabel(this, QStringLiteral("record_guide"));
@@ -169,23 +192,29 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
         ++r;
     };
     row(tr("Device"), device_);
+    row(QString(), calibrations_);
     row(tr("Measured on"), microphone_);
     row(tr("Reference on"), reference_);
     row(tr("What"), wanted_);
+    row(tr("With"), partner_, &forTogether_);
     row(tr("Plane"), plane_, &forResponse_);
     row(tr("Angle"), angle_, &forResponse_);
     row(tr("Distance"), distance_, &forResponse_);
     row(tr("Height"), height_, &forResponse_);
     row(tr("Ceiling"), ceiling_, &forResponse_);
     row(tr("Sense resistor"), sense_, &forImpedance_);
+    row(tr("Driver stands"), mounting_, &forImpedance_);
     row(tr("Level"), level_);
+    row(tr("Never above"), highest_);
     row(tr("From"), start_);
     row(tr("Length"), length_);
     row(tr("Repeats"), repeats_);
-    grid->setRowStretch(14, 1);
+    grid->setRowStretch(18, 1);
     grid->setColumnStretch(1, 1);
 
-    auto* right = new QVBoxLayout;
+    auto* sweeping = new QWidget(this);
+    auto* right = new QVBoxLayout(sweeping);
+    right->setContentsMargins(0, 0, 0, 0);
     right->setSpacing(6);
     right->addWidget(guide_);
     right->addWidget(sketch_, 2);
@@ -196,7 +225,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     go->addWidget(remaining_);
     go->addWidget(cancel_);
     right->addLayout(go);
-    right->addWidget(problem_);
+    right->addWidget(safety_);
     right->addWidget(verdict_);
     right->addWidget(result_, 3);
     auto* after = new QHBoxLayout;
@@ -208,7 +237,25 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     both->setContentsMargins(0, 0, 0, 0);
     both->setSpacing(12);
     both->addLayout(grid, 2);
-    both->addLayout(right, 5);
+    side_ = new QStackedWidget(this);
+    side_->addWidget(sweeping);
+    side_->addWidget(panel_);
+    auto* rightColumn = new QVBoxLayout;
+    rightColumn->addWidget(side_, 1);
+    rightColumn->addWidget(problem_);
+    both->addLayout(rightColumn, 5);
+    connect(calibrations_, &QToolButton::toggled, this, &RecordPage::showCalibrations);
+    connect(panel_, &CalibrationPanel::stepWanted, this, &RecordPage::calibrate);
+    connect(panel_, &CalibrationPanel::microphoneWanted, this, [this] {
+        Q_EMIT fileWanted(tr("A microphone's file"),
+                          tr("Text tables (*.txt *.csv *.cal);;All files (*)"),
+                          [this](const QString& path) { panel_->readMicrophone(path); });
+    });
+    connect(highest_, &QuantityField::valueChanged, this, [this](double level) {
+        settings::setHighestLevel(level);
+        showSafety();
+    });
+    connect(partner_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
 
     connect(sweep_, &QPushButton::clicked, this, &RecordPage::start);
     connect(cancel_, &QPushButton::clicked, recorder_, &Recorder::cancel);
@@ -221,7 +268,8 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(wanted_, &QComboBox::currentIndexChanged, this, &RecordPage::wantedChanged);
     connect(plane_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
     connect(angle_, &QSpinBox::valueChanged, this, &RecordPage::guide);
-    for (QuantityField* f : {distance_, height_, ceiling_, level_, start_, length_, sense_}) {
+    for (QuantityField* f :
+         {distance_, height_, ceiling_, level_, start_, length_, sense_, highest_}) {
         connect(f, &QuantityField::valueChanged, this, &RecordPage::guide);
         connect(f, &QuantityField::problemChanged, problem_, &QLabel::setText);
     }
@@ -257,6 +305,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(recorder_, &Recorder::judging, this, [this] { remaining_->setText(tr("judging …")); });
     const auto ended = [this] {
         sweep_->setEnabled(true);
+        panel_->setBusy(false);
         cancel_->setEnabled(false);
         progress_->setValue(0);
         remaining_->clear();
@@ -273,6 +322,24 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(recorder_, &Recorder::failed, this, [this, ended](const QString& problem) {
         ended();
         problem_->setText(tr("■ %1").arg(problem));
+        Q_EMIT recorded();
+    });
+    connect(recorder_,
+            &Recorder::calibrated,
+            this,
+            [this, ended](const std::shared_ptr<const job::Calibration>& found,
+                          const std::shared_ptr<const signal::Recording>& tone) {
+                ended();
+                panel_->take(*found, tone);
+                Q_EMIT recorded();
+            });
+    connect(recorder_, &Recorder::playedSoftly, this, [this, ended](double peak) {
+        ended();
+        problem_->setText(
+            tr("A soft, short sweep came back with a peak of %1 dB. If what you heard was right, "
+               "press Sweep again; it then plays at the level set.")
+                .arg(QLocale().toString(peak, 'f', 0)));
+        showSafety();
         Q_EMIT recorded();
     });
     connect(recorder_, &Recorder::cancelled, this, [this, ended] {
@@ -299,6 +366,10 @@ RecordPage::Wanted RecordPage::wanted() const {
     return static_cast<Wanted>(wanted_->currentIndex());
 }
 
+bool RecordPage::impedanceWanted() const {
+    return wanted() == Wanted::impedance || wanted() == Wanted::wholeImpedance;
+}
+
 bool RecordPage::tweeter() const {
     const job::Driver* driver =
         sight_.present ? job::findDriver(sight_.present->job, sight_.driver) : nullptr;
@@ -314,8 +385,35 @@ void RecordPage::display(const Sight& sight) {
     guide();
 }
 
+void RecordPage::fillPartners() {
+    const QSignalBlocker quiet(partner_);
+    const QVariant before = partner_->currentData();
+    partner_->clear();
+    if (!sight_.present) {
+        return;
+    }
+    const job::Job& job = sight_.present->job;
+    const job::Cabinet* cabinet = job::findCabinet(job, sight_.cabinet);
+    if (cabinet == nullptr) {
+        return;
+    }
+    for (const job::Mount& mount : cabinet->mounts) {
+        const job::Driver* driver = job::findDriver(job, mount.driver);
+        if (driver != nullptr && mount.driver != sight_.driver) {
+            partner_->addItem(words(driver->name), words(mount.driver));
+        }
+    }
+    partner_->setCurrentIndex(std::max(0, partner_->findData(before)));
+}
+
+void RecordPage::showCalibrations(bool shown) {
+    panel_->setDevice(device_->currentData().toString());
+    side_->setCurrentIndex(shown ? 1 : 0);
+}
+
 void RecordPage::fillDevices() {
     const QString id = device_->currentData().toString();
+    panel_->setDevice(id);
     int inputs = 2;
     for (const auto& port : ports_) {
         if (words(port.id) == id) {
@@ -339,13 +437,17 @@ void RecordPage::fillDevices() {
 
 void RecordPage::wantedChanged() {
     const Wanted w = wanted();
-    const bool impedance = w == Wanted::impedance || w == Wanted::wholeImpedance;
+    const bool impedance = impedanceWanted();
     for (QWidget* widget : forResponse_) {
         widget->setVisible(!impedance);
     }
     for (QWidget* widget : forImpedance_) {
         widget->setVisible(impedance);
     }
+    for (QWidget* widget : forTogether_) {
+        widget->setVisible(w == Wanted::together);
+    }
+    fillPartners();
     plane_->setEnabled(w == Wanted::angle);
     angle_->setEnabled(w == Wanted::angle);
     const bool near = w == Wanted::nearCone || w == Wanted::nearPort;
@@ -366,7 +468,7 @@ void RecordPage::guide() {
         return;
     }
     const Wanted w = wanted();
-    const bool impedance = w == Wanted::impedance || w == Wanted::wholeImpedance;
+    const bool impedance = impedanceWanted();
     SetupSketch::Scene scene{.jig = impedance};
     QString said;
     switch (w) {
@@ -390,6 +492,11 @@ void RecordPage::guide() {
         break;
     case Wanted::nearPort:
         said = tr("The microphone in the middle of the port's mouth, in its plane.");
+        break;
+    case Wanted::together:
+        said = tr("Three takes from one place, the microphone between both and nothing moved: this "
+                  "driver by itself, the other by itself, then both together. They tell how much "
+                  "earlier one arrives.");
         break;
     case Wanted::whole:
         said =
@@ -428,8 +535,10 @@ void RecordPage::guide() {
     guide_->setText(said);
     sketch_->display(scene);
     const bool needsDriver = w != Wanted::whole && w != Wanted::wholeImpedance;
-    const bool ready = needsDriver ? !sight_.driver.empty() : !sight_.cabinet.empty();
+    const bool ready = (needsDriver ? !sight_.driver.empty() : !sight_.cabinet.empty()) &&
+                       (w != Wanted::together || partner_->count() > 0);
     sweep_->setEnabled(ready && !recorder_->running());
+    showSafety();
 }
 
 RecordOrder RecordPage::order() const {
@@ -438,9 +547,10 @@ RecordOrder RecordPage::order() const {
     RecordOrder o{.device = device_->currentData().toString().toStdString(),
                   .measuredInput = microphone_->currentData().toInt(),
                   .referenceInput = reference_->currentData().toInt(),
-                  .pace = pace_};
+                  .pace = pace_,
+                  .calibration = panel_->calibration()};
     job::TakeOrder& take = o.take;
-    const bool impedance = w == Wanted::impedance || w == Wanted::wholeImpedance;
+    const bool impedance = impedanceWanted();
     take.kind = impedance ? job::TakeKind::impedance : job::TakeKind::response;
     take.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
     take.distance = distance_->value();
@@ -463,14 +573,65 @@ RecordOrder RecordPage::order() const {
                .silenceAfter = impedance ? 1.0 : 0.6};
     if (impedance) {
         r.sense = sense_->value();
+        r.mounting = static_cast<job::Mounting>(mounting_->currentIndex());
+    }
+    if (w == Wanted::together) {
+        r.also = partner_->currentData().toString().toStdString();
     }
     o.view = {.cabinet = r.cabinet,
               .driver = r.driver,
+              .also = r.also,
               .place = r.place,
               .plane = r.plane,
               .angle = r.angle,
               .distance = take.distance};
     return o;
+}
+
+measure::PlayAdvice RecordPage::advice() const {
+    const QString device = device_->currentData().toString();
+    measure::PlayWish wish{.level = level_->value(),
+                           .highest = settings::highestLevel(),
+                           .near = wanted() == Wanted::nearCone || wanted() == Wanted::nearPort,
+                           .fullScaleVoltage = panel_->calibration().fullScaleVoltage};
+    if (played_.contains(device)) {
+        wish.before = played_[device];
+    } else if (device == QLatin1String(devices::simulatedId)) {
+        wish.before = 0.0; // nobody's ears, nobody's driver
+    }
+    const job::Driver* driver =
+        sight_.present ? job::findDriver(sight_.present->job, sight_.driver) : nullptr;
+    if (driver != nullptr) {
+        constexpr double usualRe = 5.5; // Ω, of an 8 Ω driver
+        wish.Re = driver->sheet.model.Re.value_or(usualRe);
+        // Cautious for what is not printed (common practice): tweeters burn first.
+        constexpr double tweeterRating = 10.0; // W
+        constexpr double otherRating = 30.0;
+        wish.rating = tweeter() ? tweeterRating : otherRating;
+    }
+    return measure::beforePlay(wish);
+}
+
+void RecordPage::showSafety() {
+    if (!sight_.present) {
+        return;
+    }
+    const measure::PlayAdvice a = advice();
+    QStringList said;
+    if (a.softFirst) {
+        said << tr("The first play on this device is short and soft, at %1 dB.")
+                    .arg(QLocale().toString(measure::firstPlayLevel, 'f', 0));
+    }
+    if (a.power && !impedanceWanted()) {
+        said << (a.muchPower ? QStringLiteral("▲ ") : QString()) +
+                    tr("About %1 at the driver.")
+                        .arg(figures(text::printEngineering(*a.power, "W", 2)));
+    }
+    if (a.muchPower && !impedanceWanted()) {
+        said << tr("That is more than a tenth of what such a driver usually bears.");
+    }
+    safety_->setText(said.join(u' '));
+    safety_->setVisible(!said.isEmpty() && !made_);
 }
 
 void RecordPage::start() {
@@ -485,13 +646,76 @@ void RecordPage::start() {
         problem_->setText(tr("Measured and reference are the same input: choose another one."));
         return;
     }
+    if (impedanceWanted() && reference_->currentData().toInt() == 0) {
+        problem_->setText(tr("The jig needs a reference input: the source side of the resistor."));
+        return;
+    }
+    const measure::PlayAdvice a = advice();
+    if (a.beyondHighest) {
+        problem_->setText(tr("■ %1 dB is above the highest level, %2 dB: lower it, or raise "
+                             "“Never above” on purpose.")
+                              .arg(QLocale().toString(level_->value(), 'f', 1),
+                                   QLocale().toString(settings::highestLevel(), 'f', 1)));
+        return;
+    }
+    if (a.raise && !confirmed_) {
+        confirmed_ = true;
+        problem_->setText(tr("▲ That is more than 12 dB louder than the last sweep. Press Sweep "
+                             "again if you mean it."));
+        return;
+    }
+    confirmed_ = false;
+    if (a.countdown && !a.softFirst &&
+        device_->currentData() != QLatin1String(devices::simulatedId)) {
+        constexpr int warning = 1000; // ms
+        sweep_->setEnabled(false);
+        remaining_->setText(wanted() == Wanted::nearCone || wanted() == Wanted::nearPort
+                                ? tr("in a second – ears away …")
+                                : tr("in a second, loud …"));
+        QTimer::singleShot(warning, this, [this] { play(false); });
+        return;
+    }
+    play(a.softFirst);
+}
+
+void RecordPage::play(bool softFirst) {
     made_.reset();
     showVerdict();
     bars_->clear();
     sweep_->setEnabled(false);
+    panel_->setBusy(true);
     cancel_->setEnabled(true);
     since_.start();
-    recorder_->start(sight_.present->job, order());
+    RecordOrder o = order();
+    o.softFirst = softFirst;
+    played_[device_->currentData().toString()] =
+        softFirst ? std::max(measure::firstPlayLevel, level_->value()) : level_->value();
+    recorder_->start(sight_.present->job, o);
+}
+
+void RecordPage::calibrate(const CalibrationStep& step) {
+    if (recorder_->running() || !sight_.present) {
+        return;
+    }
+    problem_->clear();
+    RecordOrder o = order();
+    o.step = step;
+    o.step->sense = sense_->value();
+    using Kind = CalibrationStep::Kind;
+    const bool jig =
+        step.kind == Kind::jigOpen || step.kind == Kind::jigShort || step.kind == Kind::jigLoad;
+    o.take.kind = jig ? job::TakeKind::impedance : job::TakeKind::response;
+    // A jig and a loop bear the whole band, whatever the driver chosen does.
+    constexpr double lowest = 10.0;       // Hz
+    constexpr double calibrating = -20.0; // dB
+    o.take.recorded.sweep.start = lowest;
+    o.take.recorded.sweep.level = std::min(calibrating, settings::highestLevel());
+    o.take.recorded.sweep.silenceAfter = 1.0;
+    panel_->setBusy(true);
+    sweep_->setEnabled(false);
+    cancel_->setEnabled(true);
+    since_.start();
+    recorder_->start(sight_.present->job, o);
 }
 
 void RecordPage::showVerdict() {

@@ -3,18 +3,22 @@
 
 #include "app/measure/recorder.h"
 #include "app/stage.h"
+#include "core/measure/safety.h"
 
 #include <QElapsedTimer>
+#include <QHash>
 
 class QComboBox;
 class QLabel;
 class QProgressBar;
 class QPushButton;
 class QSpinBox;
+class QStackedWidget;
+class QToolButton;
 
 namespace yf::app {
 
-class GateView;
+class CalibrationPanel;
 class LevelBars;
 class Plot;
 class QuantityField;
@@ -39,22 +43,41 @@ Q_SIGNALS:
     void edited(const yf::job::Edit& edit);
     void recorded();
 
+    /// A microphone's file is to be chosen.
+    void fileWanted(const QString& title, const QString& filter, const yf::app::FileTaker& take);
+
 protected:
     void showEvent(QShowEvent* event) override;
 
 private:
     /// What is to be measured now.
-    enum class Wanted { impedance, wholeImpedance, axis, angle, nearCone, nearPort, whole };
+    enum class Wanted {
+        impedance,
+        wholeImpedance,
+        axis,
+        angle,
+        nearCone,
+        nearPort,
+        together,
+        whole
+    };
 
     [[nodiscard]] Wanted wanted() const;
     [[nodiscard]] RecordOrder order() const;
     void fillDevices();
     void wantedChanged();
     void start();
+    void play(bool softFirst);
+    void calibrate(const CalibrationStep& step);
+    void showSafety();
+    void showCalibrations(bool shown);
+    void fillPartners();
     void keep(bool anyway);
     void showVerdict();
     void guide();
     [[nodiscard]] bool tweeter() const;
+    [[nodiscard]] bool impedanceWanted() const;
+    [[nodiscard]] measure::PlayAdvice advice() const;
 
     Sight sight_;
     bool asked_{}; ///< for the devices: only once the page is looked at
@@ -63,6 +86,8 @@ private:
     std::shared_ptr<const job::MadeTake> made_;
     double pace_{4.0};
     QElapsedTimer since_;
+    QHash<QString, double> played_; ///< level of the last play on a device, dB
+    bool confirmed_{};              ///< the raise was agreed to
     QComboBox* device_{};
     QComboBox* wanted_{};
     QComboBox* plane_{};
@@ -73,6 +98,13 @@ private:
     QuantityField* start_{};
     QSpinBox* repeats_{};
     QuantityField* sense_{};
+    QuantityField* highest_{};
+    QComboBox* mounting_{};
+    QComboBox* partner_{};
+    QLabel* safety_{};
+    QToolButton* calibrations_{};
+    QStackedWidget* side_{};
+    CalibrationPanel* panel_{};
     QComboBox* microphone_{};
     QComboBox* reference_{};
     QuantityField* ceiling_{};
@@ -91,6 +123,7 @@ private:
     Plot* result_{};
     QVector<QWidget*> forResponse_;
     QVector<QWidget*> forImpedance_;
+    QVector<QWidget*> forTogether_;
 };
 
 } // namespace yf::app

@@ -2,7 +2,13 @@
 #include "app/measure/recorder.h"
 
 #include "app/widgets/words.h"
+#include "core/measure/safety.h"
+#include "core/quantity/level.h"
 #include "core/text/sentence.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
 
 namespace yf::app {
 
@@ -11,64 +17,182 @@ namespace {
 /// What the thread hands back.
 struct Outcome {
     std::shared_ptr<const job::MadeTake> made;
+    std::shared_ptr<const job::Calibration> calibration;
+    std::shared_ptr<const signal::Recording> tone;
+    std::optional<double> softPeak; ///< dB
     std::string problem;
     bool cut{};
 };
 
-Outcome recordNow(const job::Job& job, const RecordOrder& order, devices::SoundWatch& watch) {
-    const auto told = [](const Error& error) { return Outcome{.problem = text::sentence(error)}; };
-    auto sweep = signal::makeSweep(order.take.recorded.sweep);
-    if (!sweep) {
-        return told(sweep.error());
+Outcome told(const Error& error) {
+    return {.problem = text::sentence(error)};
+}
+
+devices::Wired wiredFor(const RecordOrder& order) {
+    if (!order.step) {
+        return order.take.kind == job::TakeKind::impedance ? devices::Wired::jig
+                                                           : devices::Wired::microphone;
     }
-    job::TakeOrder take = order.take;
-    std::unique_ptr<devices::SoundDevice> device;
-    if (order.device == devices::simulatedId) {
-        auto bench = sim::soundBench(job, order.view);
-        if (!bench) {
-            return told(bench.error());
+    switch (order.step->kind) {
+    case CalibrationStep::Kind::jigOpen:
+        return devices::Wired::jigOpen;
+    case CalibrationStep::Kind::jigShort:
+        return devices::Wired::jigShort;
+    case CalibrationStep::Kind::jigLoad:
+        return devices::Wired::jigLoad;
+    case CalibrationStep::Kind::calibrator:
+        return devices::Wired::calibrator;
+    default:
+        return devices::Wired::loop;
+    }
+}
+
+/// Opens what was chosen; the simulated bench tells what it knows of itself.
+Result<std::unique_ptr<devices::SoundDevice>>
+openFor(const job::Job& job, const RecordOrder& order, job::Recorded& recorded) {
+    if (order.device != devices::simulatedId) {
+        return devices::openSound(order.device);
+    }
+    YF_TRY(bench, sim::soundBench(job, order.view));
+    if (order.take.kind == job::TakeKind::impedance) {
+        if (recorded.jigTable.empty()) {
+            recorded.lead = bench.lead;
         }
-        // The bench knows its own calibration.
-        if (take.kind == job::TakeKind::response) {
-            take.recorded.fullScalePressure = bench->fullScalePressure;
-            take.recorded.fullScaleVoltage = bench->fullScaleVoltage;
-        } else {
-            take.recorded.lead = bench->lead;
-        }
-        device = devices::simulatedSound(*bench,
-                                         take.kind == job::TakeKind::impedance
-                                             ? devices::Wired::jig
-                                             : devices::Wired::microphone,
-                                         order.pace);
     } else {
-        auto opened = devices::openSound(order.device);
-        if (!opened) {
-            return told(opened.error());
-        }
-        device = std::move(*opened);
+        // The bench knows its own level where it was not measured.
+        recorded.fullScalePressure = recorded.fullScalePressure.value_or(bench.fullScalePressure);
+        recorded.fullScaleVoltage = recorded.fullScaleVoltage.value_or(bench.fullScaleVoltage);
     }
+    return devices::simulatedSound(
+        std::move(bench), wiredFor(order), order.pace, order.step ? order.step->figure : 0.0);
+}
+
+/// A steady tone between fades, or silence for a calibrator.
+std::vector<double> steadySignal(CalibrationStep::Kind kind, double rate) {
+    constexpr double seconds = 4.0;
+    constexpr double fade = 0.1;
+    std::vector<double> play(static_cast<std::size_t>(seconds * rate));
+    if (kind == CalibrationStep::Kind::tone) {
+        for (std::size_t n = 0; n < play.size(); ++n) {
+            const double t = static_cast<double>(n) / rate;
+            const double rise = std::min({1.0, t / fade, (seconds - t) / fade});
+            play[n] = toneAmplitude * rise * std::sin(2.0 * std::numbers::pi * toneFrequency * t);
+        }
+    }
+    return play;
+}
+
+struct Played {
+    signal::Recording recording;
+    bool lossFlagged{};
+};
+
+/// Plays and records; a sentence where it failed, none of both where it was stopped.
+Result<std::optional<Played>> play(devices::SoundDevice& device,
+                                   const RecordOrder& order,
+                                   std::vector<double> signal,
+                                   double rate,
+                                   devices::SoundWatch& watch) {
     std::vector<int> inputs{order.measuredInput};
     if (order.referenceInput > 0) {
         inputs.push_back(order.referenceInput);
     }
-    auto caught = device->run(
-        {signal::playSignal(*sweep), sweep->rate, order.output, std::move(inputs)}, watch);
-    if (!caught) {
-        return told(caught.error());
-    }
+    YF_TRY(caught, device.run({std::move(signal), rate, order.output, std::move(inputs)}, watch));
     if (watch.stop) {
+        return std::optional<Played>();
+    }
+    if (!caught.problem.empty()) {
+        return Error{device.port().name, caught.problem, ""};
+    }
+    Played played{.recording = {rate, std::move(caught.inputs[0]), {}},
+                  .lossFlagged = caught.lossFlagged};
+    if (caught.inputs.size() > 1) {
+        played.recording.reference = std::move(caught.inputs[1]);
+    }
+    return std::optional(std::move(played));
+}
+
+Outcome
+calibrateNow(devices::SoundDevice& device, const RecordOrder& order, devices::SoundWatch& watch) {
+    using Kind = CalibrationStep::Kind;
+    const CalibrationStep& step = *order.step;
+    const signal::SweepPlan& plan = order.take.recorded.sweep;
+    const bool steady = step.kind == Kind::calibrator || step.kind == Kind::tone;
+    auto sweep = signal::makeSweep(plan);
+    if (!sweep) {
+        return told(sweep.error());
+    }
+    auto played = play(device,
+                       order,
+                       steady ? steadySignal(step.kind, sweep->rate) : signal::playSignal(*sweep),
+                       sweep->rate,
+                       watch);
+    if (!played) {
+        return told(played.error());
+    }
+    if (!*played) {
         return {.cut = true};
     }
-    if (!caught->problem.empty()) {
-        return {.problem = device->port().name + ": " + caught->problem};
+    const signal::Recording& recording = (*played)->recording;
+    if (step.kind == Kind::tone) {
+        return {.calibration = std::make_shared<const job::Calibration>(order.calibration),
+                .tone = std::make_shared<const signal::Recording>(recording)};
     }
-    take.recorded.device = device->port().name;
-    take.recorded.simulated = device->port().simulated;
-    take.lossFlagged = caught->lossFlagged;
-    take.recording = {sweep->rate, std::move(caught->inputs[0]), {}};
-    if (caught->inputs.size() > 1) {
-        take.recording.reference = std::move(caught->inputs[1]);
+    auto found = step.kind == Kind::card ? job::withCard(order.calibration, recording, plan)
+                 : step.kind == Kind::calibrator
+                     ? job::withCalibrator(order.calibration, recording, step.figure)
+                     : job::withJig(order.calibration,
+                                    step.kind == Kind::jigOpen    ? driver::Standard::open
+                                    : step.kind == Kind::jigShort ? driver::Standard::shorted
+                                                                  : driver::Standard::load,
+                                    recording,
+                                    plan,
+                                    step.sense,
+                                    step.figure);
+    if (!found) {
+        return told(found.error());
     }
+    return {.calibration = std::make_shared<const job::Calibration>(std::move(*found))};
+}
+
+Outcome recordNow(const job::Job& job, const RecordOrder& order, devices::SoundWatch& watch) {
+    job::TakeOrder take = order.take;
+    if (order.softFirst) {
+        take.recorded.sweep.level = measure::firstPlayLevel;
+        take.recorded.sweep.duration = measure::firstPlayLength;
+        take.recorded.sweep.repeats = 1;
+    }
+    auto sweep = signal::makeSweep(take.recorded.sweep);
+    if (!sweep) {
+        return told(sweep.error());
+    }
+    job::apply(order.calibration, take.kind, order.referenceInput > 0, take.recorded);
+    auto opened = openFor(job, order, take.recorded);
+    if (!opened) {
+        return told(opened.error());
+    }
+    devices::SoundDevice& device = **opened;
+    if (order.step) {
+        return calibrateNow(device, order, watch);
+    }
+    auto played = play(device, order, signal::playSignal(*sweep), sweep->rate, watch);
+    if (!played) {
+        return told(played.error());
+    }
+    if (!*played) {
+        return {.cut = true};
+    }
+    if (order.softFirst) {
+        double most = 1e-6;
+        for (const double v : (*played)->recording.measured) {
+            most = std::max(most, std::abs(v));
+        }
+        return {.softPeak = quantity::decibels(most)};
+    }
+    take.recorded.device = device.port().name;
+    take.recorded.simulated = device.port().simulated;
+    take.lossFlagged = (*played)->lossFlagged;
+    take.recording = std::move((*played)->recording);
     auto made = job::makeTake(take);
     if (!made) {
         return told(made.error());
@@ -118,6 +242,10 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
                 Q_EMIT cancelled();
             } else if (outcome->made) {
                 Q_EMIT finished(outcome->made);
+            } else if (outcome->calibration) {
+                Q_EMIT calibrated(outcome->calibration, outcome->tone);
+            } else if (outcome->softPeak) {
+                Q_EMIT playedSoftly(*outcome->softPeak);
             } else {
                 Q_EMIT failed(words(outcome->problem));
             }

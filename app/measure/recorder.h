@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/job/calibration.h"
 #include "core/job/make_take.h"
 #include "devices/sound.h"
 
@@ -12,6 +13,18 @@
 
 namespace yf::app {
 
+/// A calibration to be recorded.
+struct CalibrationStep {
+    enum class Kind { card, jigOpen, jigShort, jigLoad, calibrator, tone };
+    Kind kind{};
+    double figure{}; ///< Ω of the load, dB of the calibrator
+    double sense{};  ///< Ω, of the jig
+};
+
+/// Amplitude and frequency of the tone that a voltmeter reads.
+inline constexpr double toneAmplitude = 0.1;   // of 1.0
+inline constexpr double toneFrequency = 400.0; // Hz, where any meter is right
+
 /// What a sweep is to be, and on what.
 struct RecordOrder {
     std::string device;  ///< id of a listed one, or devices::simulatedId
@@ -20,7 +33,10 @@ struct RecordOrder {
     int output{1};
     int measuredInput{1};
     int referenceInput{2};
-    double pace{4.0}; ///< of the simulated bench: times faster than real time
+    double pace{4.0};                    ///< of the simulated bench: times faster than real time
+    job::Calibration calibration;        ///< of this device
+    std::optional<CalibrationStep> step; ///< in place of a take
+    bool softFirst{};                    ///< a short sweep at −40 dB goes first
 };
 
 /// Plays, records and judges on a thread of its own; the window asks it now and then how far it is.
@@ -46,6 +62,13 @@ Q_SIGNALS:
     void judging();
     void finished(std::shared_ptr<const yf::job::MadeTake> made);
     void failed(const QString& problem);
+
+    /// Of a step; of a tone with the recording still to be told in volts.
+    void calibrated(std::shared_ptr<const yf::job::Calibration> calibration,
+                    std::shared_ptr<const yf::signal::Recording> tone);
+
+    /// The soft sweep has been played; nothing was kept.
+    void playedSoftly(double measuredPeak);
     void cancelled();
     void listed(QVector<yf::devices::SoundPort> ports);
 

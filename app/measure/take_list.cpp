@@ -8,10 +8,12 @@
 #include "core/text/number.h"
 
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QLocale>
+#include <QMenu>
 #include <QPushButton>
 #include <QSignalBlocker>
 
@@ -23,6 +25,28 @@ namespace {
 
 constexpr int idRole = Qt::UserRole;
 
+/// What the judge said, in two or three words.
+QString faultWords(const std::string& code) {
+    static const std::pair<const char*, const char*> known[] = {
+        {"no_signal", QT_TRANSLATE_NOOP("yf::app::TakeList", "nothing heard")},
+        {"channels_swapped", QT_TRANSLATE_NOOP("yf::app::TakeList", "inputs exchanged")},
+        {"reference_missing", QT_TRANSLATE_NOOP("yf::app::TakeList", "no reference")},
+        {"clipped", QT_TRANSLATE_NOOP("yf::app::TakeList", "overloaded")},
+        {"dropout", QT_TRANSLATE_NOOP("yf::app::TakeList", "samples lost")},
+        {"too_low", QT_TRANSLATE_NOOP("yf::app::TakeList", "too quiet")},
+        {"noisy", QT_TRANSLATE_NOOP("yf::app::TakeList", "noise")},
+        {"event", QT_TRANSLATE_NOOP("yf::app::TakeList", "a disturbance, left out")},
+        {"clock_drift", QT_TRANSLATE_NOOP("yf::app::TakeList", "two clocks, corrected")},
+        {"hum", QT_TRANSLATE_NOOP("yf::app::TakeList", "hum")},
+        {"reference_inverted", QT_TRANSLATE_NOOP("yf::app::TakeList", "reference reversed")}};
+    for (const auto& [name, text] : known) {
+        if (code == name) {
+            return TakeList::tr(text);
+        }
+    }
+    return words(code);
+}
+
 QString kindWords(const job::Take& take) {
     return take.kind == job::TakeKind::impedance ? TakeList::tr("impedance")
                                                  : TakeList::tr("response");
@@ -30,7 +54,7 @@ QString kindWords(const job::Take& take) {
 
 QString placeWords(const job::Take& take) {
     const job::Recorded& r = take.recorded;
-    if (take.kind == job::TakeKind::impedance || r.device.empty()) {
+    if (take.kind == job::TakeKind::impedance) {
         return {};
     }
     if (r.place == job::MicPlace::nearCone) {
@@ -39,8 +63,11 @@ QString placeWords(const job::Take& take) {
     if (r.place == job::MicPlace::nearPort) {
         return TakeList::tr("in the port");
     }
+    if (!r.also.empty()) {
+        return TakeList::tr("two drivers together");
+    }
     if (r.angle == 0.0) {
-        return TakeList::tr("on axis");
+        return r.device.empty() ? QString() : TakeList::tr("on axis");
     }
     const QString angle = QLocale().toString(std::abs(r.angle), 'g', 4);
     if (r.plane == measure::Plane::horizontal) {
@@ -48,6 +75,12 @@ QString placeWords(const job::Take& take) {
                              : TakeList::tr("%1° left").arg(angle);
     }
     return r.angle > 0.0 ? TakeList::tr("%1° up").arg(angle) : TakeList::tr("%1° down").arg(angle);
+}
+
+/// Joined, or read by hand: neither recorded nor imported.
+bool madeHere(const job::Take& take) {
+    const job::Recorded& r = take.recorded;
+    return r.samples.empty() && r.angle == 0.0 && r != job::Recorded{};
 }
 
 bool inUse(const job::Job& job, const job::Take& take) {
@@ -92,13 +125,15 @@ QString howMade(const job::Take& take) {
         if (r.temperature) {
             lines << TakeList::tr("%1 °C").arg(locale.toString(*r.temperature, 'g', 3));
         }
+    } else if (madeHere(take)) {
+        lines << spoken(take.understood);
     } else {
         lines << TakeList::tr("imported: %1").arg(words(take.name));
     }
     if (!r.faults.empty()) {
         QStringList faults;
         for (const auto& fault : r.faults) {
-            faults << words(fault);
+            faults << faultWords(fault);
         }
         lines << (r.keptAnyway ? TakeList::tr("kept on purpose: %1") : TakeList::tr("judged: %1"))
                      .arg(faults.join(QStringLiteral(", ")));
@@ -148,6 +183,30 @@ TakeList::TakeList(QWidget* parent) : QWidget(parent) {
             Q_EMIT tickedChanged();
         }
     });
+    save_ = new QPushButton(tr("Save as"), this);
+    save_->setObjectName(QStringLiteral("take_save"));
+    auto* menu = new QMenu(save_);
+    const auto format = [&](const QString& text, const QString& name, job::TakeFormat wanted) {
+        QAction* action = menu->addAction(text);
+        action->setObjectName(name);
+        connect(action, &QAction::triggered, this, [this, wanted] {
+            Q_EMIT exportWanted(words(chosen()), wanted);
+        });
+        formats_ << action;
+    };
+    format(tr("Text table …"), QStringLiteral("take_save_table"), job::TakeFormat::table);
+    format(tr("JSON, with how it was made …"),
+           QStringLiteral("take_save_json"),
+           job::TakeFormat::json);
+    format(tr("Touchstone, one port …"),
+           QStringLiteral("take_save_touchstone"),
+           job::TakeFormat::touchstone);
+    format(tr("Impulse response, WAV …"),
+           QStringLiteral("take_save_impulse"),
+           job::TakeFormat::impulse);
+    format(
+        tr("Recording, WAV …"), QStringLiteral("take_save_recording"), job::TakeFormat::recording);
+    save_->setMenu(menu);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
@@ -156,7 +215,10 @@ TakeList::TakeList(QWidget* parent) : QWidget(parent) {
     column->addWidget(details_);
     column->addWidget(condition_);
     column->addWidget(note_);
-    column->addWidget(use_);
+    auto* buttons = new QHBoxLayout;
+    buttons->addWidget(use_, 3);
+    buttons->addWidget(save_, 2);
+    column->addLayout(buttons);
 }
 
 void TakeList::display(const job::Job& job, const std::string& cabinet, const std::string& driver) {
@@ -177,6 +239,9 @@ void TakeList::display(const job::Job& job, const std::string& cabinet, const st
                                            : kindWords(take)};
         if (const QString place = placeWords(take); !place.isEmpty()) {
             said << place;
+        }
+        if (madeHere(take)) {
+            said << spoken(take.name);
         }
         if (!take.recorded.condition.empty()) {
             said << words(take.recorded.condition);
@@ -242,6 +307,10 @@ void TakeList::tick(const std::string& take) {
     }
 }
 
+void TakeList::tell(const QString& text) {
+    details_->setText(text);
+}
+
 const job::Take* TakeList::chosenTake() const {
     return job::findTake(job_, chosen());
 }
@@ -263,6 +332,20 @@ void TakeList::showDetails() {
     const bool ofDriver =
         take != nullptr && job::aboutOf(job_, *take).driver == driver_ && !driver_.empty();
     use_->setEnabled(ofDriver && !inUse(job_, *take));
+    save_->setEnabled(take != nullptr);
+    if (take != nullptr) {
+        const bool impedance = take->kind == job::TakeKind::impedance;
+        const bool samples = take->recording != nullptr;
+        // In the order of job::TakeFormat.
+        const bool can[] = {true,
+                            true,
+                            impedance && take->curve->phase() != curve::Phase::none,
+                            !impedance && samples,
+                            samples};
+        for (int i = 0; i < formats_.size(); ++i) {
+            formats_[i]->setEnabled(can[i]);
+        }
+    }
     filling_ = false;
 }
 

@@ -1,10 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/job/export_take.h"
 #include "core/job/make_take.h"
 
 #include <QWidget>
 
+class QAction;
 class QLabel;
 class QLineEdit;
 class QListWidget;
@@ -33,11 +35,15 @@ public:
     void choose(const std::string& take);
     void tick(const std::string& take);
 
+    /// A word about the take chosen, until another one is.
+    void tell(const QString& text);
+
 Q_SIGNALS:
     void chosenChanged();
     void tickedChanged();
     void described(const QString& take, const QString& note, const QString& condition);
     void useWanted(const QString& take);
+    void exportWanted(const QString& take, yf::job::TakeFormat format);
 
 private:
     void showDetails();
@@ -50,6 +56,8 @@ private:
     QLineEdit* note_{};
     QLineEdit* condition_{};
     QPushButton* use_{};
+    QPushButton* save_{};
+    QVector<QAction*> formats_;
     bool filling_{};
 };
 

@@ -110,6 +110,15 @@ void NetworkStage::tellLoads(const Sight& sight) {
     if (!twoWays) {
         return;
     }
+    if (bands_.update(sight.present->job, *sight.shownCabinet())) {
+        QStringList why;
+        for (const BandBar& bar : bands_.bars()) {
+            why << tr("%1 works well %2").arg(bar.name, bar.words);
+        }
+        constexpr qsizetype both = 2;
+        start_->offerBand(bands_.join(),
+                          why.size() == both ? why.join(QStringLiteral(".\n")) : QString());
+    }
     const auto& cabinets = sight.shown().job.cabinets;
     const auto index = static_cast<std::size_t>(
         std::ranges::find(cabinets, cabinet_, &job::Cabinet::id) - cabinets.begin());

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/plots/band_strip.h"
 #include "app/stage.h"
 
 class QComboBox;
@@ -44,6 +45,7 @@ private:
     Plot* phase_{};
     Plot* impedance_{};
     StartBar* start_{};
+    BandBars bands_;
     LanesView* lanes_{};
     QScrollArea* scroll_{};
     QComboBox* series_{};

@@ -3,12 +3,15 @@
 
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
+#include "app/widgets/words.h"
 #include "core/quantity/quantities.h"
+#include "core/text/number.h"
 
 #include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
+#include <QToolButton>
 
 namespace yf::app {
 
@@ -45,6 +48,15 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     leave_ = new QPushButton(tr("Leave it"), this);
     leave_->setObjectName(QStringLiteral("start_leave"));
     leave_->setVisible(false);
+    offer_ = new QToolButton(this);
+    offer_->setObjectName(QStringLiteral("start_offer"));
+    offer_->setVisible(false);
+    connect(offer_, &QToolButton::clicked, this, [this] {
+        if (offered_ > 0.0) {
+            fx_->setValue(offered_);
+            propose();
+        }
+    });
     loads_ = new QLabel(this);
     loads_->setObjectName(QStringLiteral("start_loads"));
     loads_->setTextFormat(Qt::PlainText);
@@ -61,6 +73,7 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     at->setBuddy(fx_);
     row->addWidget(at);
     row->addWidget(fx_);
+    row->addWidget(offer_);
     row->addWidget(flatten_);
     row->addWidget(pad_);
     row->addWidget(take_);
@@ -102,6 +115,23 @@ void StartBar::tellLoads(const QString& loads) {
     layout()->invalidate();
     loads_->setToolTip(
         tr("|Z| of the drivers at fx, which the book's values are computed for.\n%1").arg(loads));
+}
+
+void StartBar::offerBand(const std::optional<job::JoinBand>& band, const QString& why) {
+    const double offered = band ? band->middle : 0.0;
+    const QString text = band ? tr("both well %1 to %2")
+                                    .arg(figures(text::printEngineering(band->from, "Hz", 2)),
+                                         figures(text::printEngineering(band->to, "Hz", 2)))
+                              : tr("no common band");
+    if (offered == offered_ && text == offer_->text() && why == offer_->toolTip()) {
+        return;
+    }
+    offered_ = offered;
+    offer_->setVisible(!why.isEmpty());
+    offer_->setEnabled(band.has_value());
+    offer_->setText(text);
+    offer_->setToolTip(why);
+    layout()->invalidate();
 }
 
 void StartBar::propose() {

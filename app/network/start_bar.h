@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/job/edit.h"
+#include "core/job/usable_band.h"
 
 #include <QWidget>
 
@@ -9,6 +10,7 @@ class QCheckBox;
 class QComboBox;
 class QLabel;
 class QPushButton;
+class QToolButton;
 
 namespace yf::app {
 
@@ -26,6 +28,10 @@ public:
 
     /// What the values are computed for ("into 8.6 and 5.4 Ω"), or why there are none.
     void tellLoads(const QString& loads);
+
+    /// Where both drivers work well; a click takes its middle. Absent: nothing to offer, `why` says
+    /// why.
+    void offerBand(const std::optional<job::JoinBand>& band, const QString& why);
 
     [[nodiscard]] bool proposing() const { return proposing_; }
 
@@ -49,6 +55,8 @@ private:
     QPushButton* take_{};
     QPushButton* leave_{};
     QLabel* loads_{};
+    QToolButton* offer_{};
+    double offered_{};
 };
 
 } // namespace yf::app

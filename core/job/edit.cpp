@@ -40,7 +40,17 @@ Result<Job> withTake(const Job& job, const std::string& driver, Take take) {
     }
     take.id = freshTakeId(job);
     take.curveKey = curveKey(*take.curve);
-    (take.kind == TakeKind::response ? found->responseTake : found->impedanceTake) = take.id;
+    Recorded& r = take.recorded;
+    if (r != Recorded{}) {
+        // It came from another job, or from an angle: here it is about this driver.
+        r.cabinet.clear();
+        r.driver = driver;
+    }
+    // A network is worked out from what a driver does on its axis.
+    const bool aside = r.place != MicPlace::farField || r.angle != 0.0 || !r.also.empty();
+    if (!aside) {
+        (take.kind == TakeKind::response ? found->responseTake : found->impedanceTake) = take.id;
+    }
     changed.takes.push_back(std::move(take));
     return changed;
 }

@@ -31,7 +31,8 @@ struct Edit {
 
 [[nodiscard]] Edit changeTitle(std::string title);
 
-/// A measured curve joins the job and becomes the one in use; older takes stay.
+/// A measured curve joins the job and, unless it is one from an angle or near the cone, becomes the
+/// one in use; older takes stay.
 /// The take's id and curve key are made here.
 [[nodiscard]] Edit addTake(const std::string& driver, Take take);
 

@@ -2,6 +2,7 @@
 #include "core/job/import_take.h"
 
 #include "core/signal/wav.h"
+#include "core/text/fields.h"
 
 #include <algorithm>
 #include <cctype>
@@ -20,10 +21,53 @@ Error named(const std::string& file, Error error) {
     return error;
 }
 
+std::string lettersOf(const std::string& text) {
+    std::string plain;
+    for (const char c : text) {
+        if (std::isalnum(static_cast<unsigned char>(c)) != 0) {
+            plain += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        }
+    }
+    return plain;
+}
+
+std::string endingOf(const std::string& name) {
+    const std::size_t dot = name.rfind('.');
+    return dot == std::string::npos ? std::string() : name.substr(dot + 1);
+}
+
+/// What exportTake noted beside the lists.
+Done restore(const std::string& bytes, Take& take) {
+    YF_TRY(value, text::parseJson(bytes));
+    if (const text::Value* known = value.find("take")) {
+        YF_TRY(noted, text::read<Take>(*known, "take"));
+        noted.id.clear();
+        noted.curveKey.clear();
+        noted.recorded.samples.clear();
+        const curve::Curve& c = *take.curve;
+        const text::Value* from = value.find("trusted_from_hz");
+        const text::Value* to = value.find("trusted_to_hz");
+        noted.curve = take.curve;
+        if (from != nullptr && to != nullptr && from->number() != nullptr &&
+            to->number() != nullptr) {
+            noted.curve = std::make_shared<const curve::Curve>(
+                c.trustedWithin({*from->number(), *to->number()}));
+        }
+        noted.kind = take.kind;
+        noted.understood = take.understood;
+        take = std::move(noted);
+    }
+    return done();
+}
+
 Result<ImportedTake> readTable(const ImportOrder& order) {
     measure::ImportRequest request = order.table;
     request.text = order.file.bytes;
     request.textFile.reset();
+    if (request.form == measure::FormChoice::automatic &&
+        lettersOf(endingOf(order.file.name)) == "s1p") {
+        request.form = measure::FormChoice::touchstone;
+    }
     auto table = measure::importTable(request);
     if (!table) {
         return named(order.file.name, table.error());
@@ -36,6 +80,11 @@ Result<ImportedTake> readTable(const ImportOrder& order) {
         curve = curve::Curve(curve.frequencies(), curve.values(), curve::Phase::own);
     }
     imported.take.curve = std::make_shared<const curve::Curve>(std::move(curve));
+    if (table->form == "json") {
+        if (auto noted = restore(order.file.bytes, imported.take); !noted) {
+            return named(order.file.name, noted.error());
+        }
+    }
     imported.told = imported.take.understood;
     imported.doubtful = !table->warnings.empty() || !table->hasPhase;
     if (!table->hasPhase) {
@@ -57,7 +106,7 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     found.channels = channels;
     found.impulse = {std::move(sound.channels[static_cast<std::size_t>(order.sound.channel - 1)]),
                      sound.rate,
-                     order.sound.timeZero};
+                     order.sound.timeZero.value_or(sound.timeZero.value_or(0.0))};
     if (std::ranges::all_of(found.impulse.samples, [](double v) { return v == 0.0; })) {
         return Error{order.file.name, "holds only zeros", "must hold an impulse response"};
     }
@@ -106,16 +155,6 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     return imported;
 }
 
-std::string lettersOf(const std::string& text) {
-    std::string plain;
-    for (const char c : text) {
-        if (std::isalnum(static_cast<unsigned char>(c)) != 0) {
-            plain += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
-        }
-    }
-    return plain;
-}
-
 } // namespace
 
 Result<ImportedTake> importTake(const ImportOrder& order) {
@@ -124,6 +163,11 @@ Result<ImportedTake> importTake(const ImportOrder& order) {
         return imported;
     }
     imported->take.name = order.file.name;
+    if (imported->take.kind == TakeKind::response) {
+        imported->take.recorded.place = order.place;
+        imported->take.recorded.plane = order.plane;
+        imported->take.recorded.angle = order.angle;
+    }
     imported->take.date = order.file.date;
     imported->take.distance = order.distance;
     imported->take.drive = order.drive;
@@ -137,6 +181,13 @@ Result<ImportedTake> importTake(const ImportOrder& order) {
 
 Result<ImportedTake> importTake(const TableFile& file) {
     return importTake(ImportOrder{.file = file});
+}
+
+std::vector<measure::PolarFile> likelyAngles(const std::vector<std::string>& fileNames) {
+    auto files = measure::readPolarNames(fileNames);
+    const bool any = std::ranges::any_of(
+        files, [](const measure::PolarFile& file) { return file.plane && file.angle; });
+    return any ? files : std::vector<measure::PolarFile>();
 }
 
 std::string likelyDriver(const Job& job, const std::string& cabinet, const std::string& fileName) {

@@ -35,9 +35,9 @@ struct TableFile {
 /// What a person knows of a sound file that it does not say itself.
 struct SoundChoices {
     int channel{1};
-    double timeZero{};           ///< s after the first sample
-    double fullScale{94.0};      ///< dB re 20 µPa of a sample of 1
-    std::optional<double> right; ///< s, length of the gate; absent: as proposed
+    std::optional<double> timeZero; ///< s after the first sample; absent: as the file says, or 0
+    double fullScale{94.0};         ///< dB re 20 µPa of a sample of 1
+    std::optional<double> right;    ///< s, length of the gate; absent: as proposed
 
     bool operator==(const SoundChoices&) const = default;
 };
@@ -51,10 +51,15 @@ struct ImportOrder {
     double drive{quantity::referenceVoltage};
     bool commonTime{true};             ///< its time zero is that of the other takes
     std::optional<double> trustedFrom; ///< Hz; absent: as far as the data say
+    MicPlace place{};
+    measure::Plane plane{};
+    double angle{}; ///< degrees; of a response
 };
 
-/// A text table, or a WAV file of an impulse response, as a take. Which of the two is told by the
-/// bytes. Fails with the file's name as subject, as measure::importTable and signal::readWav do.
+/// A text table, a Touchstone one-port, JSON, or a WAV file of an impulse response, as a take.
+/// Which of them is told by the bytes and the name's ending. JSON that exportTake wrote brings what
+/// was known of the take, without its samples. Fails with the file's name as subject, as
+/// measure::importTable and signal::readWav do.
 ///
 /// An impulse response is gated as signal::proposedGate says unless a length is given, brought onto
 /// the design axis between the gate's lowest valid frequency (an octave below is kept, not trusted)
@@ -63,6 +68,11 @@ struct ImportOrder {
 
 /// The same as the file says it.
 [[nodiscard]] Result<ImportedTake> importTake(const TableFile& file);
+
+/// Planes and angles that the names of several files tell, in their order; what can't be read, or
+/// stands twice, is said there. Empty where none of them names an angle: no polar set.
+[[nodiscard]] std::vector<measure::PolarFile>
+likelyAngles(const std::vector<std::string>& fileNames);
 
 /// The driver whose name or id stands in a file's name, of the cabinet first; empty if none does.
 [[nodiscard]] std::string

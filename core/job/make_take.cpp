@@ -2,6 +2,7 @@
 #include "core/job/make_take.h"
 
 #include "core/base/digest.h"
+#include "core/driver/jig_standards.h"
 #include "core/job/take_id.h"
 #include "core/measure/deconvolve.h"
 #include "core/quantity/level.h"
@@ -32,7 +33,7 @@ std::string placeText(const Recorded& r) {
         return "in the port";
     }
     if (r.angle == 0.0) {
-        return "on axis";
+        return r.also.empty() ? "on axis" : "together with " + r.also;
     }
     const bool across = r.plane == measure::Plane::horizontal;
     const std::string side =
@@ -107,6 +108,12 @@ Result<MadeTake> responseOf(const Responded& r, std::optional<signal::Gate> aske
             values[i] /= table.at(axis[i]);
         }
     }
+    if (!recorded.cardTable.empty()) {
+        YF_TRY(table, measure::readMicrophone(recorded.cardTable, "card_table"));
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            values[i] /= table.at(axis[i]);
+        }
+    }
     const bool referenced =
         r.examined.referenced && !r.examined.verdict.has(measure::Fault::referenceMissing);
     made.take.curve =
@@ -132,17 +139,35 @@ driver::Jig jigOf(const Recorded& recorded) {
     return {.sense = recorded.sense.value_or(10.0), .lead = recorded.lead};
 }
 
+driver::FitKind kindOf(const Take& take) {
+    return take.recorded.mounting == Mounting::ventedBox ? driver::FitKind::vented
+                                                         : driver::FitKind::freeAir;
+}
+
 Result<MadeTake> impedanceTake(const Responded& r) {
+    const Recorded& recorded = r.order.recorded;
     const curve::Axis axis =
         curve::within(curve::designAxis(), r.sweep.fullFrom(), std::min(20000.0, r.sweep.fullTo()));
-    YF_TRY(
-        jig,
-        driver::impedanceOf(driver::ratiosOf(r.examined, r.sweep, axis), jigOf(r.order.recorded)));
+    driver::Ratios ratios = driver::ratiosOf(r.examined, r.sweep, axis);
+    std::optional<driver::StandardTakes> standards;
+    if (!recorded.jigTable.empty()) {
+        YF_TRY(read, driver::readStandards(recorded.jigTable));
+        standards = driver::onAxis(read, axis);
+    } else if (!recorded.cardTable.empty()) {
+        YF_TRY(table, measure::readMicrophone(recorded.cardTable, "card_table"));
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            ratios.ratio[i] /= table.at(axis[i]);
+        }
+    }
+    YF_TRY(jig, driver::impedanceOf(ratios, jigOf(recorded), standards));
     MadeTake made;
     made.take.curve = std::make_shared<const curve::Curve>(jig.impedance);
     made.take.understood =
-        "Sense resistor " + text::printEngineering(*r.order.recorded.sense, "Ω") + ", leads " +
-        text::printEngineering(r.order.recorded.lead, "Ω") + " taken off, uncertainty " +
+        (standards ? "Corrected by open, short and a load of " +
+                         text::printEngineering(standards->loadOhms, "Ω") + ", uncertainty "
+                   : "Sense resistor " +
+                         text::printEngineering(recorded.sense.value_or(10.0), "Ω") + ", leads " +
+                         text::printEngineering(recorded.lead, "Ω") + " taken off, uncertainty ") +
         text::printSignificant(100.0 * jig.u[jig.u.size() / 2], 2) + " %.";
     made.jig = std::move(jig);
     return made;
@@ -257,12 +282,14 @@ Result<MadeTake> remakeTake(const Take& take, std::optional<signal::Gate> gate) 
 Result<driver::FitResult> parametersOf(const Take& take) {
     if (take.recording) {
         YF_TRY(again, remakeTake(take));
-        YF_TRY(parameters, driver::parametersOf({.take = *again.jig, .jig = jigOf(take.recorded)}));
+        YF_TRY(parameters,
+               driver::parametersOf(
+                   {.take = *again.jig, .jig = jigOf(take.recorded), .kind = kindOf(take)}));
         driver::FitResult fit = parameters.fit;
         fit.u = parameters.u;
         return fit;
     }
-    return driver::fitImpedance({.impedance = *take.curve});
+    return driver::fitImpedance({.impedance = *take.curve, .kind = kindOf(take)});
 }
 
 Edit addRecordedTake(Take take) {
@@ -279,7 +306,8 @@ Edit addRecordedTake(Take take) {
                 if (!r.driver.empty() && driver == changed.drivers.end()) {
                     return Error{"driver", "'" + r.driver + "' is not in the job", ""};
                 }
-                const bool onAxis = r.place == MicPlace::farField && r.angle == 0.0;
+                const bool onAxis =
+                    r.place == MicPlace::farField && r.angle == 0.0 && r.also.empty();
                 if (!r.driver.empty() && !r.keptAnyway) {
                     if (joined.kind == TakeKind::impedance) {
                         driver->impedanceTake = joined.id;

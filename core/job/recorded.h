@@ -15,11 +15,15 @@ namespace yf::job {
 /// Where the microphone stood.
 enum class MicPlace { farField, nearCone, nearPort };
 
+/// How the driver stood while its impedance was taken.
+enum class Mounting { free, closedBox, ventedBox };
+
 /// How a take came about, as far as it was recorded here: enough to make its curve anew from the
 /// samples with another gate.
 struct Recorded {
     std::string cabinet;
     std::string driver; ///< which one spoke; empty: the whole cabinet
+    std::string also;   ///< another driver that spoke at once; empty: none
     MicPlace place{};
     measure::Plane plane{};
     double angle{};        ///< degrees
@@ -29,21 +33,25 @@ struct Recorded {
     signal::SweepPlan sweep;
     std::optional<double> temperature; ///< °C
     double gateLeft{1e-3};
-    std::optional<double> gateRight;         ///< s; absent: as proposed
-    std::string calibration;                 ///< what was taken off, in words
-    std::string microphoneTable;             ///< content of the microphone's table; empty: none
+    std::optional<double> gateRight; ///< s; absent: as proposed
+    std::string calibration;         ///< what was taken off, in words
+    std::string microphoneTable;     ///< content of the microphone's table; empty: none
+    std::string cardTable;           ///< the same of the sound card; see measure::CardTable
+    std::string jigTable;            ///< open, short and load of the jig; see driver::JigTable
     std::optional<double> fullScalePressure; ///< Pa of digital 1.0; absent: levels are relative
     std::optional<double> fullScaleVoltage;  ///< V for 1.0 played
     std::optional<double> sense;             ///< Ω, of an impedance jig
-    double lead{};                           ///< Ω
-    std::vector<std::string> faults;         ///< what the judge said, gravest first
-    bool keptAnyway{};                       ///< kept on purpose although it is not usable
-    std::string samples;                     ///< digest of the raw samples
+    Mounting mounting{};
+    double lead{};                   ///< Ω
+    std::vector<std::string> faults; ///< what the judge said, gravest first
+    bool keptAnyway{};               ///< kept on purpose although it is not usable
+    std::string samples;             ///< digest of the raw samples
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.cabinet, q::Word{"cabinet", "which one", ""});
         field(self.driver, q::Word{"driver", "which one spoke; empty: all", ""});
+        field(self.also, q::Word{"also", "another driver that spoke at once", ""});
         field(self.place,
               q::Choice<3>{"place", {"far", "near-cone", "near-port"}, "of the microphone", 0});
         field(self.plane, q::Choice<2>{"plane", {"horizontal", "vertical"}, "of the angle", 0});
@@ -60,12 +68,16 @@ struct Recorded {
         field(self.gateRight, q::gate.as("gate_right_s", "kept after it"));
         field(self.calibration, q::Word{"calibration", "what was taken off", ""});
         field(self.microphoneTable, q::Word{"microphone_table", "its content", ""});
+        field(self.cardTable, q::Word{"card_table", "of the sound card, its content", ""});
+        field(self.jigTable, q::Word{"jig_table", "open, short and load, its content", ""});
         field(self.fullScalePressure,
               q::Quantity{"K", "full_scale_pa", 1.0, "Pa", 1e-6, 1e6, "of digital 1.0"});
         field(self.fullScaleVoltage,
               q::Quantity{"V", "full_scale_v", 1.0, "V", 1e-6, 1e4, "for 1.0 played"});
         field(self.sense, q::resistance.as("sense_ohm", "of the jig"));
         field(self.lead, q::leads.orElse(0.0));
+        field(self.mounting,
+              q::Choice<3>{"mounting", {"free", "closed-box", "vented-box"}, "of the driver", 0});
         field(self.faults, q::Word{"faults", "what the judge said", ""});
         field(self.keptAnyway, q::Flag{"kept_anyway", "although it is not usable", false});
         field(self.samples, q::Word{"samples", "digest of the raw samples", ""});

@@ -2,7 +2,10 @@
 #include "core/measure/import.h"
 
 #include "core/measure/decode.h"
+#include "core/measure/inputs.h"
+#include "core/measure/touchstone.h"
 #include "core/quantity/level.h"
+#include "core/text/fields.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -447,11 +450,9 @@ std::optional<Error> check(const ImportRequest& request) {
     return std::nullopt;
 }
 
-Result<ImportedTable> importTable(const ImportRequest& request) {
-    if (!request.text) {
-        return Error{"text", "missing", "must hold the table"};
-    }
-    YF_TRY(text, decode(*request.text));
+namespace {
+
+Result<ImportedTable> readTable(const std::string& text, const ImportRequest& request) {
     const Lines lines = splitLines(text);
     if (lines.data.empty()) {
         return Error{"text",
@@ -519,27 +520,161 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
     return table;
 }
 
+Result<ImportedTable> readOnePort(const std::string& text) {
+    YF_TRY(port, readTouchstone(text));
+    ImportedTable table{.frequencies = port.frequencies,
+                        .magnitudes = std::vector<double>(),
+                        .phases = std::vector<double>(),
+                        .hasPhase = true,
+                        .quantity = "impedance",
+                        .form = "touchstone",
+                        .rows =
+                            static_cast<int>(port.frequencies.size()) + (port.dcDropped ? 1 : 0),
+                        .columns = 3,
+                        .delimiter = "space",
+                        .decimal = "point"};
+    for (const curve::Complex& Z : port.Z) {
+        table.magnitudes->push_back(std::abs(Z));
+        table.phases->push_back(std::arg(Z));
+    }
+    if (port.dcDropped) {
+        table.warnings.emplace_back("dc_row_dropped");
+    }
+    return table;
+}
+
+/// Numbers of a list under one of its names.
+Result<std::optional<std::vector<double>>>
+listOf(const text::Value& value, std::string_view key, std::size_t count) {
+    const text::Value* found = value.find(key);
+    if (found == nullptr || found->isNull()) {
+        return std::optional<std::vector<double>>();
+    }
+    const auto* list = found->list();
+    if (list == nullptr) {
+        return Error{std::string(key), "no list", "must be a list of numbers"};
+    }
+    std::vector<double> numbers;
+    for (const text::Value& entry : *list) {
+        if (entry.number() == nullptr) {
+            return Error{std::string(key) + "[" + std::to_string(numbers.size()) + "]",
+                         "no number",
+                         "must be a number"};
+        }
+        numbers.push_back(*entry.number());
+    }
+    if (count > 0 && numbers.size() != count) {
+        return Error{std::string(key),
+                     std::to_string(numbers.size()) + " values for " + std::to_string(count) +
+                         " entries of frequencies_hz",
+                     ""};
+    }
+    return std::optional(std::move(numbers));
+}
+
+Result<ImportedTable> readJson(const std::string& text) {
+    YF_TRY(value, text::parseJson(text));
+    YF_TRY(frequencies, listOf(value, "frequencies_hz", 0));
+    if (!frequencies) {
+        return Error{"frequencies_hz", "missing", "must be a list of numbers"};
+    }
+    const std::size_t count = frequencies->size();
+    if (count < 2) {
+        return Error{"frequencies_hz", std::to_string(count) + " given", "must be 2 or more"};
+    }
+    if (!(frequencies->front() > 0.0)) {
+        return Error{"frequencies_hz[0]", "not above 0", "must be above 0"};
+    }
+    if (auto error = checkRising(*frequencies, "frequencies_hz")) {
+        return *error;
+    }
+    YF_TRY(levels, listOf(value, "levels_db", count));
+    YF_TRY(ohms, listOf(value, "impedances_ohm", count));
+    YF_TRY(magnitudes, listOf(value, "magnitudes_ohm", count));
+    YF_TRY(phases, listOf(value, "phases_deg", count));
+    ImportedTable table{.frequencies = *frequencies,
+                        .levels = levels,
+                        .magnitudes = ohms ? ohms : magnitudes,
+                        .hasPhase = phases.has_value(),
+                        .form = "json",
+                        .rows = static_cast<int>(count),
+                        .columns = phases ? 3 : 2,
+                        .delimiter = "comma",
+                        .decimal = "point"};
+    if (table.levels.has_value() == table.magnitudes.has_value()) {
+        return Error{"levels_db",
+                     table.levels ? "given beside impedances_ohm" : "missing",
+                     "must be given, or impedances_ohm"};
+    }
+    if (table.magnitudes) {
+        const auto bad =
+            std::ranges::find_if(*table.magnitudes, [](double v) { return !(v > 0.0); });
+        if (bad != table.magnitudes->end()) {
+            return Error{"impedances_ohm[" + std::to_string(bad - table.magnitudes->begin()) + "]",
+                         text::printNumber(*bad),
+                         "must be above 0"};
+        }
+    }
+    table.quantity = table.magnitudes ? "impedance" : "level";
+    if (phases) {
+        for (double& phase : *phases) {
+            phase *= quantity::degree;
+        }
+        table.phases = std::move(phases);
+    }
+    return table;
+}
+
+FormChoice formOf(const std::string& text) {
+    const std::size_t first = text.find_first_not_of(" \t\r\n");
+    return first != std::string::npos && text[first] == '{' ? FormChoice::json
+           : looksLikeTouchstone(text)                      ? FormChoice::touchstone
+                                                            : FormChoice::table;
+}
+
+} // namespace
+
+Result<ImportedTable> importTable(const ImportRequest& request) {
+    if (!request.text) {
+        return Error{"text", "missing", "must hold the table"};
+    }
+    YF_TRY(text, decode(*request.text));
+    switch (request.form == FormChoice::automatic ? formOf(text) : request.form) {
+    case FormChoice::touchstone:
+        return readOnePort(text);
+    case FormChoice::json:
+        return readJson(text);
+    default:
+        return readTable(text, request);
+    }
+}
+
 Result<TablePreview> previewTable(const ImportRequest& request) {
     if (!request.text) {
         return Error{"text", "missing", "must hold the table"};
     }
     YF_TRY(text, decode(*request.text));
+    const FormChoice form = request.form == FormChoice::automatic ? formOf(text) : request.form;
+    if (form != FormChoice::table) {
+        return Error{"text", "no table", "only a table has columns to look at"};
+    }
     const Lines lines = splitLines(text);
     if (lines.data.empty()) {
         return Error{"text", "no row begins with a number", "must hold a table"};
     }
-    YF_TRY(form, findForm(lines.data, request));
+    YF_TRY(columns, findForm(lines.data, request));
     TablePreview preview;
-    const auto names = splitColumns(lines.header, form.delimiter);
-    for (std::size_t c = 0; c < form.columns; ++c) {
-        preview.header.emplace_back(names.size() == form.columns ? names[c] : std::string_view{});
-        preview.roles.push_back(c == 0            ? ColumnRole::frequency
-                                : c == form.value ? ColumnRole::value
-                                : c == form.phase ? ColumnRole::phase
-                                                  : ColumnRole::unused);
+    const auto names = splitColumns(lines.header, columns.delimiter);
+    for (std::size_t c = 0; c < columns.columns; ++c) {
+        preview.header.emplace_back(names.size() == columns.columns ? names[c]
+                                                                    : std::string_view{});
+        preview.roles.push_back(c == 0               ? ColumnRole::frequency
+                                : c == columns.value ? ColumnRole::value
+                                : c == columns.phase ? ColumnRole::phase
+                                                     : ColumnRole::unused);
     }
     for (std::size_t r = 0; r < std::min(previewRows, lines.data.size()); ++r) {
-        const auto cells = splitColumns(lines.data[r].content, form.delimiter);
+        const auto cells = splitColumns(lines.data[r].content, columns.delimiter);
         preview.rows.emplace_back(cells.begin(), cells.end());
     }
     return preview;
@@ -561,6 +696,16 @@ curve::Curve toCurve(const ImportedTable& table) {
 
 std::string understood(const ImportedTable& table) {
     const bool impedance = table.quantity == "impedance";
+    if (table.form != "table") {
+        std::string words = (table.form == "json" ? "JSON, " : "Touchstone of one port, ") +
+                            std::to_string(table.rows) + " rows, " +
+                            text::printEngineering(table.frequencies.front(), "Hz") + " to " +
+                            text::printEngineering(table.frequencies.back(), "Hz") + ".";
+        for (const std::string& warning : table.warnings) {
+            words += " " + warningInWords(warning);
+        }
+        return words;
+    }
     std::string words = std::to_string(table.rows) + " rows, " +
                         text::printEngineering(table.frequencies.front(), "Hz") + " to " +
                         text::printEngineering(table.frequencies.back(), "Hz") +

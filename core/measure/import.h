@@ -12,17 +12,19 @@
 
 namespace yf::measure {
 
+enum class FormChoice { automatic, table, touchstone, json };
 enum class QuantityChoice { automatic, level, impedance };
 enum class DelimiterChoice { automatic, tab, semicolon, space, comma };
 enum class DecimalChoice { automatic, point, comma };
 enum class FrequencyUnitChoice { automatic, hz, khz };
 enum class PhaseUnitChoice { automatic, degrees, radians };
 
-/// A text table to be read, and what of its form is known already. Command line:
-/// `measure import`; exactly one of text and text_file.
+/// A text to be read, and what of its form is known already. Command line: `measure import`;
+/// exactly one of text and text_file.
 struct ImportRequest {
     std::optional<std::string> text;
     std::optional<std::string> textFile;
+    FormChoice form{};
     QuantityChoice quantity{};
     DelimiterChoice delimiter{};
     DecimalChoice decimal{};
@@ -35,6 +37,9 @@ struct ImportRequest {
         using namespace yf::quantity;
         field(self.text, Word{"text", "the table itself"});
         field(self.textFile, Word{"text_file", "or the file that holds it"});
+        field(self.form,
+              Choice<4>{
+                  "form", {"auto", "table", "touchstone", "json"}, "what kind of text it is", 0});
         field(self.quantity,
               Choice<3>{
                   "quantity", {"auto", "level", "impedance"}, "what the second column holds", 0});
@@ -66,10 +71,11 @@ struct ImportedTable {
     std::optional<std::vector<double>> magnitudes;
     std::optional<std::vector<double>> phases;
     bool hasPhase{};
-    std::string quantity; ///< "level" or "impedance"
-    int rows{};           ///< data rows in the text, before merging
+    std::string quantity;      ///< "level" or "impedance"
+    std::string form{"table"}; ///< "table", "touchstone" or "json"
+    int rows{};                ///< data rows in the text, before merging
     int columns{};
-    std::string delimiter; ///< "tab", "semicolon", "space", "comma"
+    std::string delimiter; ///< "tab", "semicolon", "space", "comma"; of a table
     std::string decimal;   ///< "point" or "comma"
     std::vector<std::string>
         warnings; ///< unsorted, duplicates, dc_row_dropped, kilohertz, radians, quantity_guessed
@@ -82,6 +88,7 @@ struct ImportedTable {
         field(self.phases, q::phases);
         field(self.hasPhase, q::Flag{"has_phase", "whether the table has a phase column"});
         field(self.quantity, q::Word{"quantity", "level or impedance"});
+        field(self.form, q::Word{"form", "table, touchstone or json"});
         field(self.rows, q::Whole{"rows", 0, 100000000, "data rows"});
         field(self.columns, q::Whole{"columns", 0, 1000000, "columns"});
         field(self.delimiter, q::Word{"delimiter", "what separates columns"});
@@ -95,8 +102,11 @@ struct ImportedTable {
 /// Largest text that is read; a driver's table has a few hundred kilobytes.
 inline constexpr std::size_t largestTable = 32U << 20U;
 
-/// Reads a delimited text table: frequency, value, optional phase; further columns are ignored.
+/// Reads a curve from a text: JSON (from its first '{': frequencies_hz with levels_db,
+/// impedances_ohm or magnitudes_ohm and perhaps phases_deg, as the verbs write them), a Touchstone
+/// one-port (measure::readTouchstone), or else a delimited table.
 ///
+/// Table: frequency, value, optional phase; further columns are ignored.
 /// Told to the user, each step overridable: encoding by byte-order mark, else UTF-8, else Latin-1;
 /// comment lines (* # ; ! % //) and header lines; delimiter from the first 20 data lines; decimal
 /// comma or point; columns fixed by the first row; kHz, radians and the quantity from header words.

@@ -237,6 +237,10 @@ Result<Merged> merge(const MergeRequest& r) {
         return 0.5 - 0.5 * std::cos(pi * t);
     };
     const double gain = std::pow(10.0, m.nearGain / 20.0);
+    m.near.frequencies = curve::within(axis, axis.front(), nearTo);
+    for (const Complex& v : corrected(m.near.frequencies)) {
+        m.near.levels.push_back(20.0 * std::log10(std::max(gain * std::abs(v), 1e-15)));
+    }
     std::vector<Complex> values;
     for (const double f : axis) {
         const double share = farShare(f);

@@ -75,6 +75,7 @@ struct MergeRequest {
 
 struct Merged {
     CurveKeys curve;
+    CurveKeys near; ///< corrected and brought over, for a picture; levels only
     double splice{};
     double nearGain{};     ///< dB, applied to the corrected near sum
     double computedGain{}; ///< dB, a/(2r)

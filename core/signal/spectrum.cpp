@@ -18,8 +18,8 @@ namespace {
 using Complex = std::complex<double>;
 
 /// The planner keeps state of its own; executing does not.
-std::mutex& planner() {
-    static std::mutex mutex;
+std::recursive_mutex& planner() {
+    static std::recursive_mutex mutex;
     return mutex;
 }
 
@@ -30,22 +30,52 @@ struct PlanEnd {
     }
 };
 
-using Plan = std::unique_ptr<std::remove_pointer_t<fftw_plan>, PlanEnd>;
+using Plan = std::shared_ptr<std::remove_pointer_t<fftw_plan>>;
 
 fftw_complex* raw(Complex* data) {
     return reinterpret_cast<fftw_complex*>(data);
 }
 
-template <class Make>
-void run(Make&& make) {
-    Plan plan;
-    {
+enum class Direction { forth, back, analytic };
+
+/// Plans of the lengths used last: making one costs as much as a transform, and the same lengths
+/// come again and again. A plan is executed on other arrays than it was made for, which the library
+/// allows where both are aligned alike.
+class Plans {
+public:
+    template <class Make>
+    Plan find(std::size_t length, Direction direction, Make&& make) {
         const std::lock_guard lock(planner());
-        plan.reset(make());
+        const Key key{length, direction};
+        const auto known = std::ranges::find(kept_, key, &Entry::first);
+        if (known != kept_.end()) {
+            std::rotate(kept_.begin(), known, known + 1);
+            return kept_.front().second;
+        }
+        Plan plan(make(), PlanEnd());
+        YF_EXPECT(plan != nullptr);
+        constexpr std::size_t most = 24;
+        if (kept_.size() == most) {
+            kept_.pop_back();
+        }
+        kept_.insert(kept_.begin(), {key, plan});
+        return plan;
     }
-    YF_EXPECT(plan != nullptr);
-    fftw_execute(plan.get());
-}
+
+    static Plans& all() {
+        static Plans plans;
+        return plans;
+    }
+
+private:
+    using Key = std::pair<std::size_t, Direction>;
+    using Entry = std::pair<Key, Plan>;
+
+    // The lock must outlive the plans, whose end takes it.
+    Plans() { static_cast<void>(planner()); }
+
+    std::vector<Entry> kept_;
+};
 
 } // namespace
 
@@ -68,10 +98,11 @@ std::vector<Complex> transform(std::span<const double> data, std::size_t length)
     std::vector<double> in(length);
     std::ranges::copy(data, in.begin());
     std::vector<Complex> out(length / 2 + 1);
-    run([&] {
+    const Plan plan = Plans::all().find(length, Direction::forth, [&] {
         return fftw_plan_dft_r2c_1d(
             static_cast<int>(length), in.data(), raw(out.data()), FFTW_ESTIMATE);
     });
+    fftw_execute_dft_r2c(plan.get(), in.data(), raw(out.data()));
     return out;
 }
 
@@ -79,10 +110,11 @@ std::vector<double> transformBack(std::span<const Complex> spectrum, std::size_t
     YF_EXPECT(spectrum.size() == length / 2 + 1);
     std::vector<Complex> in(spectrum.begin(), spectrum.end()); // the transform eats its input
     std::vector<double> out(length);
-    run([&] {
+    const Plan plan = Plans::all().find(length, Direction::back, [&] {
         return fftw_plan_dft_c2r_1d(
             static_cast<int>(length), raw(in.data()), out.data(), FFTW_ESTIMATE);
     });
+    fftw_execute_dft_c2r(plan.get(), raw(in.data()), out.data());
     for (double& value : out) {
         value /= static_cast<double>(length);
     }
@@ -116,13 +148,14 @@ std::vector<double> envelope(std::span<const double> data) {
         whole[k] = alone ? half[k] : 2.0 * half[k];
     }
     std::vector<Complex> analytic(length);
-    run([&] {
+    const Plan plan = Plans::all().find(length, Direction::analytic, [&] {
         return fftw_plan_dft_1d(static_cast<int>(length),
                                 raw(whole.data()),
                                 raw(analytic.data()),
                                 FFTW_BACKWARD,
                                 FFTW_ESTIMATE);
     });
+    fftw_execute_dft(plan.get(), raw(whole.data()), raw(analytic.data()));
     std::vector<double> size(data.size());
     for (std::size_t n = 0; n < size.size(); ++n) {
         size[n] = std::abs(analytic[n]) / static_cast<double>(length);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/signal/wav.h"
 
+#include "core/text/number.h"
+
 #include <sndfile.h>
 
 #include <algorithm>
@@ -87,6 +89,18 @@ std::string formatName(int format) {
     }
 }
 
+/// "time zero 0.02 s", as writeWav is given it.
+std::optional<double> timeZeroIn(const std::string& comment) {
+    constexpr std::string_view words = "time zero ";
+    const std::size_t at = comment.find(words);
+    if (at == std::string::npos) {
+        return std::nullopt;
+    }
+    const std::size_t from = at + words.size();
+    return text::parseNumber(
+        std::string_view(comment).substr(from, comment.find(' ', from) - from));
+}
+
 constexpr sf_count_t mostSamples = 600LL * 192000LL;
 
 } // namespace
@@ -132,6 +146,9 @@ Result<Sound> readWav(const std::string& bytes, const std::string& name) {
                      "all samples must be finite"};
     }
     Sound sound{.rate = static_cast<double>(info.samplerate), .format = formatName(info.format)};
+    if (const char* comment = sf_get_string(file.get(), SF_STR_COMMENT)) {
+        sound.timeZero = timeZeroIn(comment);
+    }
     sound.channels.resize(static_cast<std::size_t>(info.channels));
     for (std::size_t n = 0; n < mixed.size(); ++n) {
         sound.channels[n % sound.channels.size()].push_back(mixed[n]);
@@ -139,8 +156,12 @@ Result<Sound> readWav(const std::string& bytes, const std::string& name) {
     return sound;
 }
 
-std::string
-writeWav(const std::vector<std::vector<double>>& channels, double rate, SampleFormat format) {
+namespace {
+
+std::string write(const std::vector<std::vector<double>>& channels,
+                  double rate,
+                  SampleFormat format,
+                  const std::string& comment) {
     YF_EXPECT(!channels.empty());
     const std::size_t count = channels.front().size();
     std::vector<double> mixed;
@@ -163,13 +184,23 @@ writeWav(const std::vector<std::vector<double>>& channels, double rate, SampleFo
         YF_EXPECT(file != nullptr);
         sf_command(file.get(), SFC_SET_ADD_PEAK_CHUNK, nullptr, SF_FALSE);
         sf_command(file.get(), SFC_SET_CLIPPING, nullptr, SF_TRUE);
+        if (!comment.empty()) {
+            sf_set_string(file.get(), SF_STR_COMMENT, comment.c_str());
+        }
         sf_writef_double(file.get(), mixed.data(), static_cast<sf_count_t>(count));
     }
     return memory.bytes;
 }
 
-std::string writeWav(const std::vector<double>& samples, double rate) {
-    return writeWav(std::vector<std::vector<double>>{samples}, rate, SampleFormat::float32);
+} // namespace
+
+std::string
+writeWav(const std::vector<std::vector<double>>& channels, double rate, SampleFormat format) {
+    return write(channels, rate, format, "");
+}
+
+std::string writeWav(const std::vector<double>& samples, double rate, const std::string& comment) {
+    return write({samples}, rate, SampleFormat::float32, comment);
 }
 
 } // namespace yf::signal

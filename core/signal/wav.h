@@ -3,6 +3,7 @@
 
 #include "core/base/result.h"
 
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -12,7 +13,8 @@ namespace yf::signal {
 struct Sound {
     double rate{}; ///< Hz
     std::vector<std::vector<double>> channels;
-    std::string format; ///< "WAV, 32 bit float", for people
+    std::string format;             ///< "WAV, 32 bit float", for people
+    std::optional<double> timeZero; ///< s after the first sample, if its comment says so
 };
 
 /// The content of a WAV file (PCM of 16, 24 or 32 bits, float of 32 or 64). Fails with the name as
@@ -30,7 +32,9 @@ enum class SampleFormat { pcm24, pcm16, float32 };
 [[nodiscard]] std::string
 writeWav(const std::vector<std::vector<double>>& channels, double rate, SampleFormat format);
 
-/// One channel as 32-bit float, which an impulse response is handed on as.
-[[nodiscard]] std::string writeWav(const std::vector<double>& samples, double rate);
+/// One channel as 32-bit float, which an impulse response is handed on as; `comment` is noted in
+/// the file ("time zero 0.02 s" is understood by readWav).
+[[nodiscard]] std::string
+writeWav(const std::vector<double>& samples, double rate, const std::string& comment = "");
 
 } // namespace yf::signal

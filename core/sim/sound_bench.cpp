@@ -2,6 +2,7 @@
 #include "core/sim/sound_bench.h"
 
 #include "core/curve/interpolate.h"
+#include "core/job/usable_band.h"
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 
@@ -101,15 +102,6 @@ Complex directivity(double radius, double degrees, double f) {
     return d;
 }
 
-/// Cones take about 80 % of the outer diameter.
-double effectiveRadius(const job::Driver& driver) {
-    if (driver.sheet.Sd) {
-        return std::sqrt(*driver.sheet.Sd / pi);
-    }
-    constexpr double share = 0.8;
-    return 0.5 * share * driver.diameter;
-}
-
 /// Volume velocity of the port re that of the cone, −1/(1 − (f/fb)² + j(f/fb)/QL) for a lossy box.
 Complex portShare(double f, double fb) {
     const double h = f / fb;
@@ -158,9 +150,18 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
     }
     const auto axis = responseOf(job, *driver);
     bench.impedance = impedanceOf(job, *driver);
-    const double a = effectiveRadius(*driver);
+    const double a = std::sqrt(job::coneArea(*driver).Sd / pi);
     if (view.place == job::MicPlace::farField) {
         bench.pressure = [=](double f) { return axis(f) * directivity(a, view.angle, f); };
+        if (!view.also.empty()) {
+            BenchView other = view;
+            other.driver = view.also;
+            other.also.clear();
+            YF_TRY(second, soundBench(job, other));
+            bench.pressure = [one = bench.pressure, two = second.pressure](double f) {
+                return one(f) + two(f);
+            };
+        }
         return bench;
     }
     // Close to the source there is no room to speak of.
@@ -209,12 +210,48 @@ Heard hearResponse(const SoundBench& bench, const std::vector<double>& play, dou
         play, rate, [&](double f) { return bench.pressure(f) * gain; }, ways, bench.chain);
 }
 
-Heard hearJig(const SoundBench& bench, const std::vector<double>& play, double rate) {
+namespace {
+
+/// No room, no loudspeaker: wires only.
+Chain wires(const SoundBench& bench) {
     Chain electric = bench.chain;
     electric.tail.reset();
     electric.tailLevel.reset();
     electric.noise -= 6.0;
     electric.secondHarmonic = electric.thirdHarmonic = 1e-5;
+    return electric;
+}
+
+} // namespace
+
+Heard hearLoop(const SoundBench& bench, const std::vector<double>& play, double rate) {
+    return hear(
+        play, rate, [](double) { return Complex{1.0}; }, {Way{}}, wires(bench));
+}
+
+Heard hearInClips(const SoundBench& bench,
+                  double ohms,
+                  const std::vector<double>& play,
+                  double rate) {
+    SoundBench other = bench;
+    other.impedance = [ohms](double) { return Complex{ohms}; };
+    return hearJig(other, play, rate);
+}
+
+Heard hearCalibrator(const SoundBench& bench, double level, std::size_t samples, double rate) {
+    constexpr double tone = 1000.0; // Hz
+    const double peak = std::numbers::sqrt2 * quantity::referencePressure * quantity::gain(level) /
+                        bench.fullScalePressure;
+    std::vector<double> sound(samples);
+    for (std::size_t n = 0; n < samples; ++n) {
+        sound[n] = peak * std::sin(2.0 * std::numbers::pi * tone * static_cast<double>(n) / rate);
+    }
+    Heard heard = hearLoop(bench, sound, rate);
+    std::ranges::fill(heard.reference, 0.0);
+    return heard;
+}
+
+Heard hearJig(const SoundBench& bench, const std::vector<double>& play, double rate) {
     return hear(
         play,
         rate,
@@ -223,7 +260,7 @@ Heard hearJig(const SoundBench& bench, const std::vector<double>& play, double r
             return Z / (Z + bench.sense);
         },
         {Way{}},
-        electric);
+        wires(bench));
 }
 
 } // namespace yf::sim

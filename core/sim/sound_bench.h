@@ -27,6 +27,7 @@ struct SoundBench {
 struct BenchView {
     std::string cabinet;
     std::string driver; ///< empty: the whole cabinet
+    std::string also;   ///< another driver on the same clips; empty: none
     job::MicPlace place{};
     measure::Plane plane{};
     double angle{};    ///< degrees
@@ -47,6 +48,17 @@ turned(const SoundBench& onAxis, const job::Cabinet& cabinet, double degrees);
 /// What its microphone and its reference input record of a play signal: a response.
 [[nodiscard]] Heard
 hearResponse(const SoundBench& bench, const std::vector<double>& play, double rate);
+
+/// What both inputs record when they are wired to the output.
+[[nodiscard]] Heard hearLoop(const SoundBench& bench, const std::vector<double>& play, double rate);
+
+/// What its jig records with something else in its clips; open: 1 GΩ.
+[[nodiscard]] Heard
+hearInClips(const SoundBench& bench, double ohms, const std::vector<double>& play, double rate);
+
+/// What the microphone records of a calibrator of `level` dB re 20 µPa at 1 kHz.
+[[nodiscard]] Heard
+hearCalibrator(const SoundBench& bench, double level, std::size_t samples, double rate);
 
 /// What its jig records: channel B as measured, channel A as the reference.
 [[nodiscard]] Heard hearJig(const SoundBench& bench, const std::vector<double>& play, double rate);

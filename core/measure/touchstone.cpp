@@ -1,0 +1,264 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/measure/touchstone.h"
+
+#include "core/quantity/quantities.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <array>
+#include <cctype>
+#include <cmath>
+
+namespace yf::measure {
+
+namespace {
+
+using curve::Complex;
+
+std::string upper(std::string_view text) {
+    std::string result(text);
+    std::ranges::transform(
+        result, result.begin(), [](unsigned char c) { return static_cast<char>(std::toupper(c)); });
+    return result;
+}
+
+std::vector<std::string_view> tokensOf(std::string_view line) {
+    line = line.substr(0, line.find('!'));
+    std::vector<std::string_view> tokens;
+    constexpr std::string_view blanks = " \t\r";
+    for (std::size_t at = line.find_first_not_of(blanks); at != std::string_view::npos;) {
+        const std::size_t end = std::min(line.find_first_of(blanks, at), line.size());
+        tokens.push_back(line.substr(at, end - at));
+        at = line.find_first_not_of(blanks, end);
+    }
+    return tokens;
+}
+
+/// Calls `each` with the line's number from 1 and its tokens, comments left out, until it is false.
+void forEachLine(std::string_view text, auto&& each) {
+    int number = 0;
+    while (!text.empty()) {
+        const std::size_t end = std::min(text.find('\n'), text.size());
+        ++number;
+        const auto tokens = tokensOf(text.substr(0, end));
+        text.remove_prefix(std::min(end + 1, text.size()));
+        if (!tokens.empty() && !each(number, tokens)) {
+            return;
+        }
+    }
+}
+
+struct Unit {
+    std::string_view name;
+    double factor;
+};
+
+constexpr std::array<Unit, 4> units{{{"HZ", 1.0}, {"KHZ", 1e3}, {"MHZ", 1e6}, {"GHZ", 1e9}}};
+
+bool isForm(std::string_view word) {
+    return word == "RI" || word == "MA" || word == "DB";
+}
+
+Error at(int line, std::size_t column, const std::string& given, const std::string& allowed) {
+    return {"text",
+            "line " + std::to_string(line) + ", column " + std::to_string(column) + ": " + given,
+            allowed};
+}
+
+struct Options {
+    double factor{1e9};
+    char parameter{'S'};
+    std::string form{"MA"};
+    double reference{50.0};
+};
+
+Result<Options> readOptions(int line, const std::vector<std::string_view>& tokens) {
+    Options o;
+    for (std::size_t i = 0; i < tokens.size(); ++i) {
+        std::string word = upper(tokens[i]);
+        if (i == 0) {
+            word.erase(0, 1); // '#', with or without a blank behind it
+            if (word.empty()) {
+                continue;
+            }
+        }
+        const auto* unit = std::ranges::find(units, word, &Unit::name);
+        if (unit != units.end()) {
+            o.factor = unit->factor;
+        } else if (isForm(word)) {
+            o.form = word;
+        } else if (word == "S" || word == "Y" || word == "Z") {
+            o.parameter = word[0];
+        } else if (word == "H" || word == "G") {
+            return at(line, i + 1, "'" + word + "' parameters", "must be S, Y or Z of one port");
+        } else if (word == "R") {
+            const auto R = i + 1 < tokens.size() ? text::parseNumber(tokens[i + 1]) : std::nullopt;
+            if (!R || !(*R > 0.0)) {
+                return at(line, i + 1, "R without a resistance", "must be a number above 0");
+            }
+            o.reference = *R;
+            ++i;
+        } else {
+            return at(line,
+                      i + 1,
+                      "'" + std::string(tokens[i]) + "'",
+                      "an option line holds Hz, kHz, MHz or GHz; S, Y or Z; RI, MA or DB; R and "
+                      "a resistance");
+        }
+    }
+    return o;
+}
+
+Complex valueOf(const std::string& form, double first, double second) {
+    if (form == "RI") {
+        return {first, second};
+    }
+    const double size = form == "DB" ? std::pow(10.0, first / 20.0) : first;
+    return std::polar(size, second * quantity::degree);
+}
+
+/// Keywords of version 2 that are about one port.
+Result<bool> keyword(int line, const std::vector<std::string_view>& tokens, OnePort& port) {
+    std::string word;
+    std::string value;
+    bool closed = false;
+    for (const auto token : tokens) {
+        (closed ? value : word) += upper(token);
+        closed = closed || token.ends_with(']');
+    }
+    const auto number = text::parseNumber(value);
+    if (word == "[VERSION]") {
+        port.version = 2;
+    } else if (word == "[NUMBEROFPORTS]" && number != 1.0) {
+        return at(line, 2, "'" + value + "' ports", "must be one port");
+    } else if (word == "[REFERENCE]") {
+        if (!number || !(*number > 0.0)) {
+            return at(line, 2, "'" + value + "'", "must be a resistance above 0");
+        }
+        port.reference = *number;
+    }
+    return word != "[END]" && word != "[NOISEDATA]";
+}
+
+Result<Complex> ohms(const OnePort& port, Complex value, int line) {
+    const double R = port.version == 1 ? port.reference : 1.0;
+    constexpr double least = 1e-12;
+    if (port.parameter == 'Z') {
+        return value * R;
+    }
+    if (port.parameter == 'Y') {
+        if (std::abs(value) < least) {
+            return at(line, 2, "an admittance of 0", "must be a circuit that is not open");
+        }
+        return R / value;
+    }
+    if (std::abs(1.0 - value) < least) {
+        return at(line, 2, "S of 1", "must be a circuit that is not open");
+    }
+    return port.reference * (1.0 + value) / (1.0 - value);
+}
+
+} // namespace
+
+bool looksLikeTouchstone(std::string_view text) {
+    bool found = false;
+    forEachLine(text, [&](int /*line*/, const std::vector<std::string_view>& tokens) {
+        const bool version = upper(tokens[0]).starts_with("[VERSION]");
+        bool resistance = false;
+        for (std::size_t i = 1; i < tokens.size(); ++i) {
+            resistance = resistance ||
+                         (upper(tokens[i - 1]) == "R" && text::parseNumber(tokens[i]).has_value());
+        }
+        found = version || (tokens[0].starts_with('#') && resistance && readOptions(1, tokens));
+        return false;
+    });
+    return found;
+}
+
+Result<OnePort> readTouchstone(std::string_view text) {
+    OnePort port;
+    std::optional<Options> options;
+    std::optional<Error> error;
+    const auto refuse = [&](Error e) {
+        error = std::move(e);
+        return false;
+    };
+    forEachLine(text, [&](int line, const std::vector<std::string_view>& tokens) {
+        if (tokens[0].starts_with('#')) {
+            if (options) {
+                return true; // only the first counts
+            }
+            auto read = readOptions(line, tokens);
+            if (!read) {
+                return refuse(read.error());
+            }
+            options = *read;
+            port.reference = options->reference;
+            port.parameter = options->parameter;
+            port.form = options->form;
+            return true;
+        }
+        if (tokens[0].starts_with('[')) {
+            auto more = keyword(line, tokens, port);
+            return more ? *more : refuse(more.error());
+        }
+        if (!options) {
+            return refuse(at(line, 1, "a row before the option line", "begins with '#'"));
+        }
+        constexpr std::size_t onePort = 3;
+        if (tokens.size() != onePort) {
+            return refuse(at(line,
+                             std::min(tokens.size(), onePort + 1),
+                             std::to_string(tokens.size()) + " columns",
+                             "one port has 3: frequency and two numbers"));
+        }
+        std::array<double, onePort> row{};
+        for (std::size_t c = 0; c < onePort; ++c) {
+            const auto number =
+                text::parseNumber(tokens[c].starts_with('+') ? tokens[c].substr(1) : tokens[c]);
+            if (!number) {
+                return refuse(
+                    at(line, c + 1, "'" + std::string(tokens[c]) + "' is not a number", ""));
+            }
+            row[c] = *number;
+        }
+        const double f = row[0] * options->factor;
+        if (f < 0.0 || (!port.frequencies.empty() && f <= port.frequencies.back())) {
+            return refuse(at(line, 1, text::printNumber(row[0]), "frequencies must rise"));
+        }
+        if (f == 0.0) {
+            port.dcDropped = true;
+            return true;
+        }
+        auto Z = ohms(port, valueOf(options->form, row[1], row[2]), line);
+        if (!Z) {
+            return refuse(Z.error());
+        }
+        port.frequencies.push_back(f);
+        port.Z.push_back(*Z);
+        return true;
+    });
+    if (error) {
+        return *error;
+    }
+    if (port.frequencies.size() < 2) {
+        return Error{"text",
+                     std::to_string(port.frequencies.size()) + " rows of data",
+                     "must have at least 2"};
+    }
+    return port;
+}
+
+std::string writeTouchstone(const curve::Curve& impedance) {
+    constexpr double R = 50.0;
+    std::string text = "! impedance of a loudspeaker, one port\n# Hz S RI R 50\n";
+    for (std::size_t k = 0; k < impedance.size(); ++k) {
+        const Complex Z = impedance.values()[k];
+        const Complex S = (Z - R) / (Z + R);
+        text += text::printNumber(impedance.frequencies()[k]) + " " + text::printNumber(S.real()) +
+                " " + text::printNumber(S.imag()) + "\n";
+    }
+    return text;
+}
+
+} // namespace yf::measure
