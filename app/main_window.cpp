@@ -593,6 +593,16 @@ void MainWindow::importTables(const QString& driver, const QStringList& files) {
         notice_->tell(Gravity::stop, tr("There is no driver '%1' in this job.").arg(driver));
         return;
     }
+    // A set of angles is looked at first: a place misread would be a wrong curve, not a missing
+    // one.
+    std::vector<std::string> names;
+    for (const QString& path : files) {
+        names.push_back(QFileInfo(path).fileName().toStdString());
+    }
+    if (!job::likelyAngles(names).empty()) {
+        previewFiles(driver, files);
+        return;
+    }
     const std::string id = found->id;
     const QString name = words(found->name);
     QStringList told;

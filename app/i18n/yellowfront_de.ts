@@ -3105,6 +3105,305 @@ Ohm gegen den Aufdruck.</translation>
         <source>Record the pair as received</source>
         <translation>Das Paar aufnehmen, wie es kam</translation>
     </message>
+    <message>
+        <source>angles: no take yet, record the response on axis and at angles, or open a set of files</source>
+        <translation>Winkel: noch keine Aufnahme, nehmen Sie auf der Achse und unter Winkeln auf, oder öffnen Sie einen Satz Dateien</translation>
+    </message>
+    <message>
+        <source>angles: only one take, record the response on axis and at angles, or open a set of files</source>
+        <translation>Winkel: nur eine Aufnahme, nehmen Sie auf der Achse und unter Winkeln auf, oder öffnen Sie einen Satz Dateien</translation>
+    </message>
+    <message>
+        <source>angles: none on the axis, record the response on axis as well</source>
+        <translation>Winkel: keine auf der Achse, nehmen Sie auch auf der Achse auf</translation>
+    </message>
+    <message>
+        <source>angles: no frequency that all takes hold, take them with one gate</source>
+        <translation>Winkel: keine Frequenz, die alle Aufnahmen haben, nehmen Sie sie mit einem Fenster auf</translation>
+    </message>
+    <message>
+        <source>port diameter: missing, the port&apos;s size must be known</source>
+        <translation>Durchmesser der Öffnung: fehlt, die Größe der Öffnung muss bekannt sein</translation>
+    </message>
+    <message>
+        <source>baffle: the driver sits in no front, place it on the Front first</source>
+        <translation>Schallwand: der Treiber sitzt in keiner Front, setzen Sie ihn erst auf die Front</translation>
+    </message>
+    <message>
+        <source>port.phases_deg: missing, cone and port are added with their phases</source>
+        <translation>Phasen der Öffnung: fehlen, Membran und Öffnung werden mit ihren Phasen addiert</translation>
+    </message>
+    <message>
+        <source>near.phases_deg: missing, cone and port are added with their phases</source>
+        <translation>Phasen im Nahfeld: fehlen, Membran und Öffnung werden mit ihren Phasen addiert</translation>
+    </message>
+    <message>
+        <source>far.frequencies_hz: holds from %1 Hz, the near curves to %2, both must hold in a common band</source>
+        <translation>Fernfeld: gilt ab %1 Hz, die Kurven im Nahfeld bis %2, beide müssen in einem gemeinsamen Band gelten</translation>
+    </message>
+    <message>
+        <source>splice_hz: %1 is outside %2 to %3, where both curves hold</source>
+        <translation>Verbindung: %1 liegt außerhalb von %2 bis %3, wo beide Kurven gelten</translation>
+    </message>
+    <message>
+        <source>open: reads %1 of the source, is something still in the clips?</source>
+        <translation>offen: liest %1 der Quelle, ist noch etwas in den Klemmen?</translation>
+    </message>
+    <message>
+        <source>short: reads %1 of the source, do the clips touch?</source>
+        <translation>kurz: liest %1 der Quelle, berühren sich die Klemmen?</translation>
+    </message>
+    <message>
+        <source>load: reads about %1, said to be %2, check the resistor, or the sense resistor typed</source>
+        <translation>Last: liest etwa %1, gesagt sind %2, prüfen Sie den Widerstand oder den eingetippten Messwiderstand</translation>
+    </message>
+    <message>
+        <source>calibration: %1</source>
+        <translation>Kalibrierung: %1</translation>
+    </message>
+    <message>
+        <source>reference: none chosen, the jig needs both inputs</source>
+        <translation>Referenz: keine gewählt, der Messaufbau braucht beide Eingänge</translation>
+    </message>
+    <message>
+        <source>reference: the tone was not heard, is the loop connected?</source>
+        <translation>Referenz: der Ton war nicht zu hören, ist die Schleife angeschlossen?</translation>
+    </message>
+    <message>
+        <source>calibrator: nothing was heard, must be a steady tone</source>
+        <translation>Kalibrator: nichts war zu hören, es muss ein steter Ton sein</translation>
+    </message>
+    <message>
+        <source>calibrator: the tone is only %1 dB above the rest, must be 30 dB or more above it</source>
+        <translation>Kalibrator: der Ton liegt nur %1 dB über dem Rest, es müssen 30 dB oder mehr sein</translation>
+    </message>
+    <message>
+        <source>calibrator: the tone changed by %1 dB, must be steady within 0.1 dB: seat the microphone again</source>
+        <translation>Kalibrator: der Ton änderte sich um %1 dB, er muss auf 0,1 dB stehen: Mikrofon neu einsetzen</translation>
+    </message>
+    <message>
+        <source>%1: spans more than 15 dB, must be a microphone&apos;s own deviation, not a response</source>
+        <translation>%1: umspannt mehr als 15 dB, es muss die Abweichung des Mikrofons selbst sein, kein Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Near field joined to the far at %1, by %2 dB; %3 dB from what area and distance say.</source>
+        <translation>Nahfeld bei %1 an das Fernfeld gefügt, um %2 dB; %3 dB neben dem, was Fläche und Abstand sagen.</translation>
+    </message>
+    <message>
+        <source>Near field of cone and port joined to the far at %1, by %2 dB; %3 dB from what area and distance say.</source>
+        <translation>Nahfeld von Membran und Öffnung bei %1 an das Fernfeld gefügt, um %2 dB; %3 dB neben dem, was Fläche und Abstand sagen.</translation>
+    </message>
+    <message>
+        <source>%1 tones by voltmeter, sense resistor %2.</source>
+        <translation>%1 Töne mit dem Spannungsmesser, Messwiderstand %2.</translation>
+    </message>
+    <message>
+        <source>Corrected by open, short and a load of %1, uncertainty %2 %.</source>
+        <translation>Berichtigt mit offen, kurz und einer Last von %1, Unsicherheit %2 %.</translation>
+    </message>
+    <message>
+        <source>near and far</source>
+        <translation>nah und fern</translation>
+    </message>
+    <message>
+        <source>impedance by hand</source>
+        <translation>Impedanz von Hand</translation>
+    </message>
+    <message>
+        <source>Touchstone of one port, %1 rows, %2 to %3.</source>
+        <translation>Touchstone mit einem Tor, %1 Zeilen, %2 bis %3.</translation>
+    </message>
+    <message>
+        <source>JSON, %1 rows, %2 to %3.</source>
+        <translation>JSON, %1 Zeilen, %2 bis %3.</translation>
+    </message>
+    <message>
+        <source>the first tones show where the resonance is</source>
+        <translation>die ersten Töne zeigen, wo die Resonanz liegt</translation>
+    </message>
+    <message>
+        <source>the resonance lies between readings too far apart</source>
+        <translation>die Resonanz liegt zwischen zu weit entfernten Ablesungen</translation>
+    </message>
+    <message>
+        <source>tells most about Qts</source>
+        <translation>sagt am meisten über Qts</translation>
+    </message>
+    <message>
+        <source>tells most about fs</source>
+        <translation>sagt am meisten über fs</translation>
+    </message>
+    <message>
+        <source>Qts is known to 3 % and fs to 0.5 %</source>
+        <translation>Qts ist auf 3 % und fs auf 0,5 % bekannt</translation>
+    </message>
+    <message>
+        <source>another reading would lower neither uncertainty by a tenth</source>
+        <translation>eine weitere Ablesung würde keine der Unsicherheiten um ein Zehntel senken</translation>
+    </message>
+    <message>
+        <source>open, short and load of the jig</source>
+        <translation>offen, kurz und Last des Messaufbaus</translation>
+    </message>
+    <message>
+        <source>sound card</source>
+        <translation>Soundkarte</translation>
+    </message>
+    <message>
+        <source>absolute level</source>
+        <translation>absoluter Pegel</translation>
+    </message>
+    <message>
+        <source>microphone %1</source>
+        <translation>Mikrofon %1</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::AnglesPage</name>
+    <message>
+        <source>%1: %2°</source>
+        <translation>%1: %2°</translation>
+    </message>
+    <message>
+        <source>Whose angles</source>
+        <translation>Wessen Winkel</translation>
+    </message>
+    <message>
+        <source>this driver</source>
+        <translation>dieser Treiber</translation>
+    </message>
+    <message>
+        <source>the whole cabinet</source>
+        <translation>die ganze Box</translation>
+    </message>
+    <message>
+        <source>What is shown</source>
+        <translation>Was gezeigt wird</translation>
+    </message>
+    <message>
+        <source>to the sides</source>
+        <translation>zu den Seiten</translation>
+    </message>
+    <message>
+        <source>up and down</source>
+        <translation>nach oben und unten</translation>
+    </message>
+    <message>
+        <source>averages</source>
+        <translation>Mittelwerte</translation>
+    </message>
+    <message>
+        <source>Angles that were not measured</source>
+        <translation>Nicht gemessene Winkel</translation>
+    </message>
+    <message>
+        <source>measured only</source>
+        <translation>nur gemessene</translation>
+    </message>
+    <message>
+        <source>other side alike</source>
+        <translation>andere Seite gleich</translation>
+    </message>
+    <message>
+        <source>round about alike</source>
+        <translation>ringsum gleich</translation>
+    </message>
+    <message>
+        <source>Less the axis</source>
+        <translation>Ohne die Achse</translation>
+    </message>
+    <message>
+        <source>Each angle less the one on axis, about 80 dB. A dip on the axis then looks like a bloom beside it.</source>
+        <translation>Jeder Winkel abzüglich der Achse, um 80 dB. Eine Senke auf der Achse sieht dann daneben wie eine Blüte aus.</translation>
+    </message>
+    <message>
+        <source>Open a set of files …</source>
+        <translation>Satz Dateien öffnen …</translation>
+    </message>
+    <message>
+        <source>Plane and angle are read from the names, as in “hor_-30.txt” or “V+010deg.csv”, and shown before anything is taken.</source>
+        <translation>Ebene und Winkel werden aus den Namen gelesen, wie in „hor_-30.txt“ oder „V+010deg.csv“, und gezeigt, bevor etwas übernommen wird.</translation>
+    </message>
+    <message>
+        <source>Angles</source>
+        <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>How far the sound is bundled</source>
+        <translation>Wie stark der Schall gebündelt ist</translation>
+    </message>
+    <message>
+        <source>simulated</source>
+        <translation>simuliert</translation>
+    </message>
+    <message>
+        <source>▲ No angle of this plane yet.</source>
+        <translation>▲ Noch kein Winkel dieser Ebene.</translation>
+    </message>
+    <message>
+        <source>%1 angles of this plane; one colour for each side, fainter further off.</source>
+        <translation>%1 Winkel dieser Ebene; eine Farbe je Seite, blasser weiter außen.</translation>
+    </message>
+    <message>
+        <source>needs angles all round</source>
+        <translation>braucht Winkel ringsum</translation>
+    </message>
+    <message>
+        <source>on axis</source>
+        <translation>auf der Achse</translation>
+    </message>
+    <message>
+        <source>listening window</source>
+        <translation>Hörfenster</translation>
+    </message>
+    <message>
+        <source>early reflections</source>
+        <translation>frühe Reflexionen</translation>
+    </message>
+    <message>
+        <source>sound power</source>
+        <translation>Schallleistung</translation>
+    </message>
+    <message>
+        <source>in-room estimate</source>
+        <translation>Schätzung im Raum</translation>
+    </message>
+    <message>
+        <source>directivity index</source>
+        <translation>Bündelungsmaß</translation>
+    </message>
+    <message>
+        <source>early reflections index</source>
+        <translation>Maß der frühen Reflexionen</translation>
+    </message>
+    <message>
+        <source>Beam to the sides, between −6 dB points, %1.</source>
+        <translation>Breite zu den Seiten, zwischen den −6-dB-Punkten, %1.</translation>
+    </message>
+    <message>
+        <source>Up and down, %1.</source>
+        <translation>Nach oben und unten, %1.</translation>
+    </message>
+    <message>
+        <source>▲ One side was copied from the other.</source>
+        <translation>▲ Eine Seite wurde von der anderen übernommen.</translation>
+    </message>
+    <message>
+        <source>▲ Up and down were copied from the sides.</source>
+        <translation>▲ Oben und unten wurden von den Seiten übernommen.</translation>
+    </message>
+    <message>
+        <source>▲ The listening window lacks angles and is left out.</source>
+        <translation>▲ Dem Hörfenster fehlen Winkel, es ist weggelassen.</translation>
+    </message>
+    <message>
+        <source>▲ The sound power needs angles all round, and is left out.</source>
+        <translation>▲ Die Schallleistung braucht Winkel ringsum und ist weggelassen.</translation>
+    </message>
+    <message>
+        <source>%1 of 72 places are not measured and not between measured ones.</source>
+        <translation>%1 von 72 Orten sind nicht gemessen und liegen nicht zwischen gemessenen.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CabinetChips</name>
@@ -3115,6 +3414,185 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Mirror image of its twin</source>
         <translation>Spiegelbild seines Zwillings</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::CalibrationPanel</name>
+    <message>
+        <source>Known resistor in the clips</source>
+        <translation>Bekannter Widerstand in den Klemmen</translation>
+    </message>
+    <message>
+        <source>Resistance of the clips&apos; leads</source>
+        <translation>Widerstand der Klemmenleitungen</translation>
+    </message>
+    <message>
+        <source>Level of the calibrator</source>
+        <translation>Pegel des Kalibrators</translation>
+    </message>
+    <message>
+        <source>What the voltmeter showed during the tone</source>
+        <translation>Was der Spannungsmesser beim Ton zeigte</translation>
+    </message>
+    <message>
+        <source>V rms</source>
+        <translation>V eff</translation>
+    </message>
+    <message>
+        <source>What is taken off</source>
+        <translation>Was abgezogen wird</translation>
+    </message>
+    <message>
+        <source>Forget</source>
+        <translation>Vergessen</translation>
+    </message>
+    <message>
+        <source>Open its file …</source>
+        <translation>Seine Datei öffnen …</translation>
+    </message>
+    <message>
+        <source>Microphone</source>
+        <translation>Mikrofon</translation>
+    </message>
+    <message>
+        <source>Sound card</source>
+        <translation>Soundkarte</translation>
+    </message>
+    <message>
+        <source>Record the loop</source>
+        <translation>Schleife aufnehmen</translation>
+    </message>
+    <message>
+        <source>Impedance jig</source>
+        <translation>Impedanz-Messaufbau</translation>
+    </message>
+    <message>
+        <source>Clips open</source>
+        <translation>Klemmen offen</translation>
+    </message>
+    <message>
+        <source>Clips together</source>
+        <translation>Klemmen zusammen</translation>
+    </message>
+    <message>
+        <source>A resistor of</source>
+        <translation>Ein Widerstand von</translation>
+    </message>
+    <message>
+        <source>or only the leads&apos;</source>
+        <translation>oder nur die der Leitungen</translation>
+    </message>
+    <message>
+        <source>Level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>Calibrator sits on, of</source>
+        <translation>Kalibrator sitzt auf, mit</translation>
+    </message>
+    <message>
+        <source>Play the tone</source>
+        <translation>Ton abspielen</translation>
+    </message>
+    <message>
+        <source>the meter shows</source>
+        <translation>das Messgerät zeigt</translation>
+    </message>
+    <message>
+        <source>Play the tone first, and read the meter meanwhile.</source>
+        <translation>Erst den Ton abspielen und dabei das Messgerät ablesen.</translation>
+    </message>
+    <message>
+        <source>What was kept for this device can&apos;t be read: %1</source>
+        <translation>Was für dieses Gerät aufbewahrt war, ist nicht zu lesen: %1</translation>
+    </message>
+    <message>
+        <source>The simulated voltmeter showed %1. Type what it shows.</source>
+        <translation>Der simulierte Spannungsmesser zeigte %1. Tippen Sie ein, was er zeigt.</translation>
+    </message>
+    <message>
+        <source>The tone is over. Type what the voltmeter showed.</source>
+        <translation>Der Ton ist vorbei. Tippen Sie ein, was der Spannungsmesser zeigte.</translation>
+    </message>
+    <message>
+        <source>✓ Taken.</source>
+        <translation>✓ Übernommen.</translation>
+    </message>
+    <message>
+        <source>None: the microphone is taken for flat.</source>
+        <translation>Keine: das Mikrofon gilt als eben.</translation>
+    </message>
+    <message>
+        <source>%1 is taken off.</source>
+        <translation>%1 wird abgezogen.</translation>
+    </message>
+    <message>
+        <source>None. Wire the output to both inputs, then record. Without a reference input it matters more.</source>
+        <translation>Keine. Ausgang mit beiden Eingängen verbinden, dann aufnehmen. Ohne Referenzeingang zählt es mehr.</translation>
+    </message>
+    <message>
+        <source>The loop is known; the inputs against each other are not.</source>
+        <translation>Die Schleife ist bekannt; die Eingänge gegeneinander nicht.</translation>
+    </message>
+    <message>
+        <source>The loop, and the inputs against each other, are known.</source>
+        <translation>Die Schleife und die Eingänge gegeneinander sind bekannt.</translation>
+    </message>
+    <message>
+        <source>open</source>
+        <translation>offen</translation>
+    </message>
+    <message>
+        <source>together</source>
+        <translation>zusammen</translation>
+    </message>
+    <message>
+        <source>resistor of %1</source>
+        <translation>Widerstand von %1</translation>
+    </message>
+    <message>
+        <source>resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>: used in place of the sense resistor and the leads.</source>
+        <translation>: gelten anstelle von Messwiderstand und Leitungen.</translation>
+    </message>
+    <message>
+        <source>: until all three are there, sense resistor and leads count.</source>
+        <translation>: bis alle drei da sind, zählen Messwiderstand und Leitungen.</translation>
+    </message>
+    <message>
+        <source>full scale is %1 dB</source>
+        <translation>Vollaussteuerung ist %1 dB</translation>
+    </message>
+    <message>
+        <source>1.0 is %1 at the terminals</source>
+        <translation>1,0 ist %1 an den Klemmen</translation>
+    </message>
+    <message>
+        <source>None: levels are relative. It takes both: a calibrator on the microphone, and a voltmeter at the terminals.</source>
+        <translation>Keiner: Pegel sind relativ. Es braucht beides: einen Kalibrator auf dem Mikrofon und einen Spannungsmesser an den Klemmen.</translation>
+    </message>
+    <message>
+        <source>%1. The other half is missing: levels stay relative.</source>
+        <translation>%1. Die andere Hälfte fehlt: Pegel bleiben relativ.</translation>
+    </message>
+    <message>
+        <source>nothing is taken off</source>
+        <translation>nichts wird abgezogen</translation>
+    </message>
+    <message>
+        <source>microphone</source>
+        <translation>Mikrofon</translation>
+    </message>
+    <message>
+        <source>inputs</source>
+        <translation>Eingänge</translation>
+    </message>
+    <message>
+        <source>loop</source>
+        <translation>Schleife</translation>
     </message>
 </context>
 <context>
@@ -3695,6 +4173,22 @@ Ohm gegen den Aufdruck.</translation>
         <source>phase</source>
         <translation>Phase</translation>
     </message>
+    <message>
+        <source>group delay</source>
+        <translation>Gruppenlaufzeit</translation>
+    </message>
+    <message>
+        <source>Group delay</source>
+        <translation>Gruppenlaufzeit</translation>
+    </message>
+    <message>
+        <source>of the minimum phase: no phase was measured</source>
+        <translation>von der Minimalphase: keine Phase wurde gemessen</translation>
+    </message>
+    <message>
+        <source>flight time and all, over a sixth of an octave</source>
+        <translation>mit Laufweg und allem, über eine Sechsteloktave</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::DecayPage</name>
@@ -4169,6 +4663,42 @@ Ohm gegen den Aufdruck.</translation>
         <source>No cabinet</source>
         <translation>Kein Gehäuse</translation>
     </message>
+    <message>
+        <source>%1 works well %2</source>
+        <translation>%1 arbeitet gut %2</translation>
+    </message>
+    <message>
+        <source>its resonance</source>
+        <translation>seine Resonanz</translation>
+    </message>
+    <message>
+        <source>its travel</source>
+        <translation>seinen Hub</translation>
+    </message>
+    <message>
+        <source>a mode of its cone</source>
+        <translation>eine Eigenschwingung seiner Membran</translation>
+    </message>
+    <message>
+        <source>its own fall</source>
+        <translation>seinen eigenen Abfall</translation>
+    </message>
+    <message>
+        <source>its size: it beams beyond</source>
+        <translation>seine Größe: darüber bündelt er</translation>
+    </message>
+    <message>
+        <source>from %1, by %2;</source>
+        <translation>ab %1, durch %2;</translation>
+    </message>
+    <message>
+        <source>from what its box allows;</source>
+        <translation>ab dem, was sein Gehäuse erlaubt;</translation>
+    </message>
+    <message>
+        <source>up to %1, by %2</source>
+        <translation>bis %1, durch %2</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::GateView</name>
@@ -4191,6 +4721,133 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>The gate ends %1 after the arrival; the curve is valid from %2.</source>
         <translation>Das Fenster endet %1 nach dem Eintreffen; die Kurve gilt ab %2.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::HandPage</name>
+    <message>
+        <source>Sense resistor</source>
+        <translation>Messwiderstand</translation>
+    </message>
+    <message>
+        <source>DC resistance of the coil</source>
+        <translation>Gleichstromwiderstand der Spule</translation>
+    </message>
+    <message>
+        <source>Ω</source>
+        <translation>Ω</translation>
+    </message>
+    <message>
+        <source>V</source>
+        <translation>V</translation>
+    </message>
+    <message>
+        <source>Frequency of the tone</source>
+        <translation>Frequenz des Tons</translation>
+    </message>
+    <message>
+        <source>Volts across the resistor</source>
+        <translation>Volt am Widerstand</translation>
+    </message>
+    <message>
+        <source>Volts across the driver</source>
+        <translation>Volt am Treiber</translation>
+    </message>
+    <message>
+        <source>Volts across both together: gives the angle</source>
+        <translation>Volt an beiden zusammen: gibt den Winkel</translation>
+    </message>
+    <message>
+        <source>Take the reading</source>
+        <translation>Ablesung übernehmen</translation>
+    </message>
+    <message>
+        <source>Remove the marked one</source>
+        <translation>Markierte entfernen</translation>
+    </message>
+    <message>
+        <source>Keep as a take</source>
+        <translation>Als Aufnahme behalten</translation>
+    </message>
+    <message>
+        <source>Readings</source>
+        <translation>Ablesungen</translation>
+    </message>
+    <message>
+        <source>tone</source>
+        <translation>Ton</translation>
+    </message>
+    <message>
+        <source>resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>driver</source>
+        <translation>Treiber</translation>
+    </message>
+    <message>
+        <source>|Z|</source>
+        <translation>|Z|</translation>
+    </message>
+    <message>
+        <source>Impedance by hand</source>
+        <translation>Impedanz von Hand</translation>
+    </message>
+    <message>
+        <source>Sine source, resistor, driver in a row. Read the volts across the resistor and across the driver with one meter in one range; across both too, if its angle is wanted.</source>
+        <translation>Sinusquelle, Widerstand, Treiber in einer Reihe. Lesen Sie die Volt am Widerstand und am Treiber mit einem Messgerät in einem Bereich; auch an beiden, wenn der Winkel gewünscht ist.</translation>
+    </message>
+    <message>
+        <source>Resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>Coil</source>
+        <translation>Spule</translation>
+    </message>
+    <message>
+        <source>Tone</source>
+        <translation>Ton</translation>
+    </message>
+    <message>
+        <source>At resistor</source>
+        <translation>Am Widerstand</translation>
+    </message>
+    <message>
+        <source>At driver</source>
+        <translation>Am Treiber</translation>
+    </message>
+    <message>
+        <source>At both</source>
+        <translation>An beiden</translation>
+    </message>
+    <message>
+        <source>Type tone, and both voltages.</source>
+        <translation>Ton und beide Spannungen eintippen.</translation>
+    </message>
+    <message>
+        <source>no reading yet</source>
+        <translation>noch keine Ablesung</translation>
+    </message>
+    <message>
+        <source>Begin at %1.</source>
+        <translation>Beginnen Sie bei %1.</translation>
+    </message>
+    <message>
+        <source>by hand</source>
+        <translation>von Hand</translation>
+    </message>
+    <message>
+        <source>Next: %1 – %2.</source>
+        <translation>Als Nächstes: %1 – %2.</translation>
+    </message>
+    <message>
+        <source>✓ Enough: %1.</source>
+        <translation>✓ Genug: %1.</translation>
+    </message>
+    <message>
+        <source>From six readings on the parameters stand here.</source>
+        <translation>Ab sechs Ablesungen stehen hier die Parameter.</translation>
     </message>
 </context>
 <context>
@@ -4429,6 +5086,66 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>none</source>
         <translation>keine</translation>
+    </message>
+    <message>
+        <source>near the cone</source>
+        <translation>nahe der Membran</translation>
+    </message>
+    <message>
+        <source>in the port</source>
+        <translation>in der Öffnung</translation>
+    </message>
+    <message>
+        <source>on axis</source>
+        <translation>auf der Achse</translation>
+    </message>
+    <message>
+        <source>%1° right</source>
+        <translation>%1° rechts</translation>
+    </message>
+    <message>
+        <source>%1° left</source>
+        <translation>%1° links</translation>
+    </message>
+    <message>
+        <source>%1° up</source>
+        <translation>%1° oben</translation>
+    </message>
+    <message>
+        <source>%1° down</source>
+        <translation>%1° unten</translation>
+    </message>
+    <message>
+        <source>Where the microphone stood</source>
+        <translation>Wo das Mikrofon stand</translation>
+    </message>
+    <message>
+        <source>before it, or to its sides</source>
+        <translation>davor oder seitlich</translation>
+    </message>
+    <message>
+        <source>above or below it</source>
+        <translation>darüber oder darunter</translation>
+    </message>
+    <message>
+        <source>Angle off the axis, right and up positive</source>
+        <translation>Winkel zur Achse, rechts und oben positiv</translation>
+    </message>
+    <message>
+        <source>taken</source>
+        <translation>aufgenommen</translation>
+    </message>
+    <message>
+        <source>angle</source>
+        <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>its name tells no angle</source>
+        <translation>sein Name nennt keinen Winkel</translation>
+    </message>
+    <message>
+        <source>this angle stands twice</source>
+        <translation>dieser Winkel steht zweimal da</translation>
     </message>
 </context>
 <context>
@@ -5010,16 +5727,8 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Messungen</translation>
     </message>
     <message>
-        <source>Tables and impulse responses (*.txt *.csv *.frd *.zma *.dat *.wav);;All files (*)</source>
-        <translation>Tabellen und Impulsantworten (*.txt *.csv *.frd *.zma *.dat *.wav);;Alle Dateien (*)</translation>
-    </message>
-    <message>
         <source>Open tables</source>
         <translation>Tabellen öffnen</translation>
-    </message>
-    <message>
-        <source>Text tables (*.txt *.csv *.frd *.zma *.dat);;All files (*)</source>
-        <translation>Texttabellen (*.txt *.csv *.frd *.zma *.dat);;Alle Dateien (*)</translation>
     </message>
     <message>
         <source>Save the picture</source>
@@ -5097,13 +5806,21 @@ Ohm gegen den Aufdruck.</translation>
         <source>The evidence table was read from %1 and is in force.</source>
         <translation>Die Befundtabelle wurde aus %1 gelesen und gilt.</translation>
     </message>
+    <message>
+        <source>Tables, impulse responses, impedances (*.txt *.csv *.dat *.wav *.s1p *.json);;All files (*)</source>
+        <translation>Tabellen, Impulsantworten, Impedanzen (*.txt *.csv *.dat *.wav *.s1p *.json);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>Written to %1.</source>
+        <translation>Nach %1 geschrieben.</translation>
+    </message>
+    <message>
+        <source>%1 could not be written: %2</source>
+        <translation>%1 konnte nicht geschrieben werden: %2</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::MeasureStage</name>
-    <message>
-        <source>Open table …</source>
-        <translation>Tabelle öffnen …</translation>
-    </message>
     <message>
         <source>nothing yet</source>
         <translation>noch nichts</translation>
@@ -5143,6 +5860,201 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Parameters</source>
         <translation>Parameter</translation>
+    </message>
+    <message>
+        <source>Open files …</source>
+        <translation>Dateien öffnen …</translation>
+    </message>
+    <message>
+        <source>Near and far</source>
+        <translation>Nah und fern</translation>
+    </message>
+    <message>
+        <source>Angles</source>
+        <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>By hand</source>
+        <translation>Von Hand</translation>
+    </message>
+    <message>
+        <source>Save the take</source>
+        <translation>Aufnahme speichern</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::MergePage</name>
+    <message>
+        <source>Take near the cone</source>
+        <translation>Aufnahme nahe der Membran</translation>
+    </message>
+    <message>
+        <source>Take in the port</source>
+        <translation>Aufnahme in der Öffnung</translation>
+    </message>
+    <message>
+        <source>Take at a distance</source>
+        <translation>Aufnahme im Abstand</translation>
+    </message>
+    <message>
+        <source>Area of one cone, cm²</source>
+        <translation>Fläche einer Membran, cm²</translation>
+    </message>
+    <message>
+        <source>Cones alike</source>
+        <translation>Gleiche Membranen</translation>
+    </message>
+    <message>
+        <source>Diameter of one port, mm</source>
+        <translation>Durchmesser einer Öffnung, mm</translation>
+    </message>
+    <message>
+        <source>Ports alike</source>
+        <translation>Gleiche Öffnungen</translation>
+    </message>
+    <message>
+        <source>From the middle of the cone to that of the port</source>
+        <translation>Von der Mitte der Membran zu der der Öffnung</translation>
+    </message>
+    <message>
+        <source>by ruler</source>
+        <translation>mit dem Lineal</translation>
+    </message>
+    <message>
+        <source>spread by the front</source>
+        <translation>von der Front gestreut</translation>
+    </message>
+    <message>
+        <source>What is near has no edges around it yet: the front&apos;s own step is put in, from its size and the driver&apos;s place on it.</source>
+        <translation>Was nah ist, kennt noch keine Kanten: die Stufe der Front selbst kommt hinzu, aus ihrer Größe und dem Platz des Treibers darauf.</translation>
+    </message>
+    <message>
+        <source>Where they are joined</source>
+        <translation>Wo sie verbunden werden</translation>
+    </message>
+    <message>
+        <source>by itself</source>
+        <translation>von selbst</translation>
+    </message>
+    <message>
+        <source>How the levels are brought together</source>
+        <translation>Wie die Pegel zusammenkommen</translation>
+    </message>
+    <message>
+        <source>where both hold</source>
+        <translation>wo beide gelten</translation>
+    </message>
+    <message>
+        <source>by area and distance</source>
+        <translation>nach Fläche und Abstand</translation>
+    </message>
+    <message>
+        <source>Keep as a take</source>
+        <translation>Als Aufnahme behalten</translation>
+    </message>
+    <message>
+        <source>Near and far, and both joined</source>
+        <translation>Nah und fern, und beide verbunden</translation>
+    </message>
+    <message>
+        <source>Near the cone</source>
+        <translation>Nahe der Membran</translation>
+    </message>
+    <message>
+        <source>In the port</source>
+        <translation>In der Öffnung</translation>
+    </message>
+    <message>
+        <source>At a distance</source>
+        <translation>Im Abstand</translation>
+    </message>
+    <message>
+        <source>Sd, cm²</source>
+        <translation>Sd, cm²</translation>
+    </message>
+    <message>
+        <source>Cones</source>
+        <translation>Membranen</translation>
+    </message>
+    <message>
+        <source>Port, mm</source>
+        <translation>Öffnung, mm</translation>
+    </message>
+    <message>
+        <source>Ports</source>
+        <translation>Öffnungen</translation>
+    </message>
+    <message>
+        <source>Cone to port</source>
+        <translation>Membran–Öffnung</translation>
+    </message>
+    <message>
+        <source>Near field</source>
+        <translation>Nahfeld</translation>
+    </message>
+    <message>
+        <source>Joined at</source>
+        <translation>Verbunden bei</translation>
+    </message>
+    <message>
+        <source>Levels</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>none: a closed box</source>
+        <translation>keine: geschlossene Box</translation>
+    </message>
+    <message>
+        <source>take the response near the cone and at a distance, then join them here</source>
+        <translation>nehmen Sie nahe der Membran und im Abstand auf, dann verbinden Sie sie hier</translation>
+    </message>
+    <message>
+        <source>about %1</source>
+        <translation>etwa %1</translation>
+    </message>
+    <message>
+        <source>far</source>
+        <translation>fern</translation>
+    </message>
+    <message>
+        <source>near, brought over</source>
+        <translation>nah, herübergebracht</translation>
+    </message>
+    <message>
+        <source>joined</source>
+        <translation>verbunden</translation>
+    </message>
+    <message>
+        <source>▲ The area is guessed from the outer diameter.</source>
+        <translation>▲ Die Fläche ist aus dem Außendurchmesser geschätzt.</translation>
+    </message>
+    <message>
+        <source>Joined at %1; the near field holds up to %2.</source>
+        <translation>Verbunden bei %1; das Nahfeld gilt bis %2.</translation>
+    </message>
+    <message>
+        <source>▲ Measured and computed level differ by %1 dB: a distance, the area, the front or a gain is not what it is said to be.</source>
+        <translation>▲ Gemessener und berechneter Pegel liegen %1 dB auseinander: ein Abstand, die Fläche, die Front oder eine Verstärkung ist nicht, was gesagt ist.</translation>
+    </message>
+    <message>
+        <source>✓ Measured and computed level agree within %1 dB.</source>
+        <translation>✓ Gemessener und berechneter Pegel stimmen auf %1 dB überein.</translation>
+    </message>
+    <message>
+        <source>▲ Both do not hold in a common band: the join is a guess.</source>
+        <translation>▲ Beide gelten in keinem gemeinsamen Band: die Verbindung ist geraten.</translation>
+    </message>
+    <message>
+        <source>▲ That is above what the near field holds.</source>
+        <translation>▲ Das liegt über dem, wo das Nahfeld gilt.</translation>
+    </message>
+    <message>
+        <source>▲ The microphone stood too far from the cone.</source>
+        <translation>▲ Das Mikrofon stand zu weit von der Membran.</translation>
+    </message>
+    <message>
+        <source>With the way from cone to port, what each microphone hears of the other is taken out: it decides below the tuning.</source>
+        <translation>Mit dem Weg von Membran zu Öffnung wird herausgenommen, was jedes Mikrofon vom anderen hört: das entscheidet unter der Abstimmung.</translation>
     </message>
 </context>
 <context>
@@ -5329,6 +6241,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>at the amplifier&apos;s terminals</source>
         <translation>an den Klemmen des Verstärkers</translation>
+    </message>
+    <message>
+        <source>%1 works well %2</source>
+        <translation>%1 arbeitet gut %2</translation>
     </message>
 </context>
 <context>
@@ -5660,6 +6576,62 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>With the area guessed from the outer diameter:</source>
         <translation>Mit aus dem Außendurchmesser geschätzter Fläche:</translation>
+    </message>
+    <message>
+        <source>The take with the mass on</source>
+        <translation>Die Aufnahme mit der Masse</translation>
+    </message>
+    <message>
+        <source>The take in the box</source>
+        <translation>Die Aufnahme in der Box</translation>
+    </message>
+    <message>
+        <source>or its take</source>
+        <translation>oder die Aufnahme</translation>
+    </message>
+    <message>
+        <source>as typed</source>
+        <translation>wie eingetippt</translation>
+    </message>
+    <message>
+        <source>Box: tuned to %1, α %2, QL %3.</source>
+        <translation>Box: abgestimmt auf %1, α %2, QL %3.</translation>
+    </message>
+    <message>
+        <source>In its box: these are fc and the Q of driver and air together.</source>
+        <translation>In seiner Box: dies sind fc und die Güten von Treiber und Luft zusammen.</translation>
+    </message>
+    <message>
+        <source>The printed figures agree with each other.</source>
+        <translation>Die gedruckten Angaben passen zueinander.</translation>
+    </message>
+    <message>
+        <source>▲ Printed %1 does not agree with the other printed figures.</source>
+        <translation>▲ Das gedruckte %1 passt nicht zu den anderen gedruckten Angaben.</translation>
+    </message>
+    <message>
+        <source>▲ Printed %1 does not agree with the others: they make it %2.</source>
+        <translation>▲ Das gedruckte %1 passt nicht zu den anderen: nach ihnen wäre es %2.</translation>
+    </message>
+    <message>
+        <source>▲ The printed figures do not agree with each other.</source>
+        <translation>▲ Die gedruckten Angaben passen nicht zueinander.</translation>
+    </message>
+    <message>
+        <source>▲ The printed figures do not agree; one of %1 is wrong.</source>
+        <translation>▲ Die gedruckten Angaben passen nicht; eine von %1 ist falsch.</translation>
+    </message>
+    <message>
+        <source>Too few figures are printed to check one against the other.</source>
+        <translation>Zu wenig ist gedruckt, um eines am anderen zu prüfen.</translation>
+    </message>
+    <message>
+        <source>By the box: Vas %1, from resonance and losses of both takes.</source>
+        <translation>Nach der Box: Vas %1, aus Resonanz und Verlusten beider Aufnahmen.</translation>
+    </message>
+    <message>
+        <source>▲ The losses in the box are high: a leak, or filling.</source>
+        <translation>▲ Die Verluste in der Box sind hoch: ein Leck oder Füllung.</translation>
     </message>
 </context>
 <context>
@@ -6363,6 +7335,102 @@ Ohm gegen den Aufdruck.</translation>
         <source>level</source>
         <translation>Pegel</translation>
     </message>
+    <message>
+        <source>two drivers together</source>
+        <translation>zwei Treiber zusammen</translation>
+    </message>
+    <message>
+        <source>No sweep is played louder than this</source>
+        <translation>Kein Sweep wird lauter gespielt als so</translation>
+    </message>
+    <message>
+        <source>How the driver stands</source>
+        <translation>Wie der Treiber steht</translation>
+    </message>
+    <message>
+        <source>free, nothing around it</source>
+        <translation>frei, nichts ringsum</translation>
+    </message>
+    <message>
+        <source>in a closed box</source>
+        <translation>in geschlossener Box</translation>
+    </message>
+    <message>
+        <source>in a vented box</source>
+        <translation>in ventilierter Box</translation>
+    </message>
+    <message>
+        <source>The other driver</source>
+        <translation>Der andere Treiber</translation>
+    </message>
+    <message>
+        <source>Calibrations</source>
+        <translation>Kalibrierungen</translation>
+    </message>
+    <message>
+        <source>Microphone, sound card, jig, absolute level of this device.</source>
+        <translation>Mikrofon, Soundkarte, Messaufbau, absoluter Pegel dieses Geräts.</translation>
+    </message>
+    <message>
+        <source>With</source>
+        <translation>Mit</translation>
+    </message>
+    <message>
+        <source>Driver stands</source>
+        <translation>Treiber steht</translation>
+    </message>
+    <message>
+        <source>Never above</source>
+        <translation>Nie über</translation>
+    </message>
+    <message>
+        <source>A microphone&apos;s file</source>
+        <translation>Datei eines Mikrofons</translation>
+    </message>
+    <message>
+        <source>Text tables (*.txt *.csv *.cal);;All files (*)</source>
+        <translation>Texttabellen (*.txt *.csv *.cal);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>A soft, short sweep came back with a peak of %1 dB. If what you heard was right, press Sweep again; it then plays at the level set.</source>
+        <translation>Ein leiser, kurzer Sweep kam mit einer Spitze von %1 dB zurück. War richtig, was Sie hörten, drücken Sie noch einmal Sweep; er spielt dann mit dem eingestellten Pegel.</translation>
+    </message>
+    <message>
+        <source>Three takes from one place, the microphone between both and nothing moved: this driver by itself, the other by itself, then both together. They tell how much earlier one arrives.</source>
+        <translation>Drei Aufnahmen von einem Ort, das Mikrofon zwischen beiden und nichts bewegt: dieser Treiber allein, der andere allein, dann beide zusammen. Sie sagen, um wie viel früher einer ankommt.</translation>
+    </message>
+    <message>
+        <source>The first play on this device is short and soft, at %1 dB.</source>
+        <translation>Das erste Abspielen auf diesem Gerät ist kurz und leise, mit %1 dB.</translation>
+    </message>
+    <message>
+        <source>About %1 at the driver.</source>
+        <translation>Etwa %1 am Treiber.</translation>
+    </message>
+    <message>
+        <source>That is more than a tenth of what such a driver usually bears.</source>
+        <translation>Das ist mehr als ein Zehntel dessen, was ein solcher Treiber gewöhnlich verträgt.</translation>
+    </message>
+    <message>
+        <source>The jig needs a reference input: the source side of the resistor.</source>
+        <translation>Der Messaufbau braucht einen Referenzeingang: die Quellenseite des Widerstands.</translation>
+    </message>
+    <message>
+        <source>■ %1 dB is above the highest level, %2 dB: lower it, or raise “Never above” on purpose.</source>
+        <translation>■ %1 dB liegt über dem höchsten Pegel, %2 dB: senken Sie ihn, oder heben Sie „Nie über“ mit Absicht.</translation>
+    </message>
+    <message>
+        <source>▲ That is more than 12 dB louder than the last sweep. Press Sweep again if you mean it.</source>
+        <translation>▲ Das ist mehr als 12 dB lauter als der letzte Sweep. Drücken Sie noch einmal Sweep, wenn Sie es so meinen.</translation>
+    </message>
+    <message>
+        <source>in a second – ears away …</source>
+        <translation>in einer Sekunde – Ohren weg …</translation>
+    </message>
+    <message>
+        <source>in a second, loud …</source>
+        <translation>in einer Sekunde, laut …</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::ReplacementView</name>
@@ -6616,6 +7684,14 @@ Ohm gegen den Aufdruck.</translation>
         <translation>|Z| der Chassis bei fx, für die die Lehrbuchwerte berechnet sind.
 %1</translation>
     </message>
+    <message>
+        <source>both well %1 to %2</source>
+        <translation>beide gut %1 bis %2</translation>
+    </message>
+    <message>
+        <source>no common band</source>
+        <translation>kein gemeinsames Band</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::StartPage</name>
@@ -6785,6 +7861,78 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Nothing measured yet: record a sweep, or open a table.</source>
         <translation>Noch nichts gemessen: einen Gleitton aufnehmen oder eine Tabelle öffnen.</translation>
+    </message>
+    <message>
+        <source>nothing heard</source>
+        <translation>nichts gehört</translation>
+    </message>
+    <message>
+        <source>inputs exchanged</source>
+        <translation>Eingänge vertauscht</translation>
+    </message>
+    <message>
+        <source>no reference</source>
+        <translation>keine Referenz</translation>
+    </message>
+    <message>
+        <source>overloaded</source>
+        <translation>übersteuert</translation>
+    </message>
+    <message>
+        <source>samples lost</source>
+        <translation>Abtastwerte verloren</translation>
+    </message>
+    <message>
+        <source>too quiet</source>
+        <translation>zu leise</translation>
+    </message>
+    <message>
+        <source>noise</source>
+        <translation>Rauschen</translation>
+    </message>
+    <message>
+        <source>a disturbance, left out</source>
+        <translation>eine Störung, weggelassen</translation>
+    </message>
+    <message>
+        <source>two clocks, corrected</source>
+        <translation>zwei Takte, berichtigt</translation>
+    </message>
+    <message>
+        <source>hum</source>
+        <translation>Brummen</translation>
+    </message>
+    <message>
+        <source>reference reversed</source>
+        <translation>Referenz verpolt</translation>
+    </message>
+    <message>
+        <source>two drivers together</source>
+        <translation>zwei Treiber zusammen</translation>
+    </message>
+    <message>
+        <source>Save as</source>
+        <translation>Speichern als</translation>
+    </message>
+    <message>
+        <source>Text table …</source>
+        <translation>Texttabelle …</translation>
+    </message>
+    <message>
+        <source>JSON, with how it was made …</source>
+        <translation>JSON, mit Entstehung …</translation>
+    </message>
+    <message>
+        <source>Touchstone, one port …</source>
+        <translation>Touchstone, ein Tor …</translation>
+    </message>
+    <message>
+        <source>Impulse response, WAV …</source>
+        <translation>Impulsantwort, WAV …</translation>
+    </message>
+    <message>
+        <source>Recording, WAV …</source>
+        <translation>Aufzeichnung, WAV …</translation>
     </message>
 </context>
 <context>

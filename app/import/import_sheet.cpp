@@ -344,7 +344,7 @@ void ImportSheet::readAngles() {
         Entry& entry = entries_[i];
         entry.order.plane = files[i].plane.value_or(measure::Plane::horizontal);
         entry.order.angle = files[i].angle.value_or(0.0);
-        entry.angleProblem = files[i].plane ? QString() : tr("its name tells no angle");
+        entry.nameless = !files[i].plane;
     }
     markAngles();
 }
@@ -363,9 +363,11 @@ void ImportSheet::markAngles() {
         };
         const bool set = std::ranges::any_of(
             entries_, [](const Entry& other) { return other.order.angle != 0.0; });
-        if (set && std::ranges::any_of(entries_, same)) {
+        if (entry.nameless) {
+            entry.angleProblem = tr("its name tells no angle");
+        } else if (set && std::ranges::any_of(entries_, same)) {
             entry.angleProblem = tr("this angle stands twice");
-        } else if (entry.angleProblem == tr("this angle stands twice")) {
+        } else {
             entry.angleProblem.clear();
         }
     }
@@ -540,7 +542,7 @@ void ImportSheet::correct() {
     entry.order.plane = place == 1 ? measure::Plane::vertical : measure::Plane::horizontal;
     if (std::lround(entry.order.angle) != angle_->value()) {
         entry.order.angle = angle_->value();
-        entry.angleProblem.clear();
+        entry.nameless = false;
     }
     entry.order.distance = distance_->value();
     entry.order.drive = drive_->value();

@@ -46,7 +46,8 @@ private:
         std::optional<Error> unreadable; ///< the file itself
         std::optional<job::ImportedTake> imported;
         QString problem;
-        QString angleProblem; ///< of its name, in a polar set
+        bool nameless{};      ///< its name tells no angle where others do
+        QString angleProblem; ///< in a polar set
     };
 
     void readAngles();

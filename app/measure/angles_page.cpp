@@ -206,7 +206,7 @@ void AnglesPage::showCurves(const job::PolarSet& set, measure::Plane plane) {
     told_->setText(
         curves.size() < 2
             ? tr("▲ No angle of this plane yet.")
-            : tr("%1 angles of this plane; continuous lines of one colour are of one side.")
+            : tr("%1 angles of this plane; one colour for each side, fainter further off.")
                   .arg(curves.size()));
 }
 

@@ -218,6 +218,7 @@ void CalibrationPanel::take(const job::Calibration& found,
                             std::shared_ptr<const signal::Recording> tone) {
     if (tone) {
         tone_ = std::move(tone);
+        volts_->setValue(std::nullopt);
         const bool simulated = device_ == QLatin1String(devices::simulatedId);
         const double shown =
             sim::SoundBench{}.fullScaleVoltage * toneAmplitude / std::numbers::sqrt2;

@@ -10,6 +10,7 @@
 #include "core/curve/smooth.h"
 #include "core/measure/compare.h"
 #include "core/signal/delay.h"
+#include "core/signal/group_delay.h"
 
 #include <QComboBox>
 #include <QGridLayout>
@@ -29,7 +30,7 @@ namespace {
 using job::TakeKind;
 
 /// What the phase plot of the response shows.
-enum class PhaseShown { measured, minimum, excess };
+enum class PhaseShown { measured, minimum, excess, groupDelay };
 
 QString toldOf(const job::Take* take, TakeKind kind) {
     if (take == nullptr) {
@@ -150,7 +151,10 @@ CurvesPage::CurvesPage(QWidget* parent) : QWidget(parent) {
     phase_ = new QComboBox(this);
     phase_->setObjectName(QStringLiteral("measure_phase_shown"));
     phase_->setAccessibleName(tr("Which phase is shown"));
-    phase_->addItems({tr("measured phase"), tr("minimum phase"), tr("excess, delay taken out")});
+    phase_->addItems({tr("measured phase"),
+                      tr("minimum phase"),
+                      tr("excess, delay taken out"),
+                      tr("group delay")});
     const auto toggle = [this](const QString& text, const QString& name, const QString& tip) {
         auto* button = new QToolButton(this);
         button->setObjectName(name);
@@ -181,7 +185,10 @@ CurvesPage::CurvesPage(QWidget* parent) : QWidget(parent) {
                  QStringLiteral("measure_plot_impedance_phase"),
                  tr("Impedance phase"),
                  this)};
-    linkCrosshairs(plots_);
+    delay_ =
+        new Plot(PlotKind::delay, QStringLiteral("measure_plot_delay"), tr("Group delay"), this);
+    delay_->setVisible(false);
+    linkCrosshairs(plots_ + QVector<Plot*>{delay_});
 
     auto* grid = new QGridLayout(this);
     grid->setContentsMargins(0, 0, 0, 0);
@@ -204,6 +211,9 @@ CurvesPage::CurvesPage(QWidget* parent) : QWidget(parent) {
         const qsizetype first = column == 0 ? 0 : 2;
         grid->addWidget(plots_[first], 2, column);
         grid->addWidget(plots_[first + 1], 3, column);
+        if (column == 0) {
+            grid->addWidget(delay_, 3, column);
+        }
         grid->setColumnStretch(column, 1);
     }
     grid->setRowStretch(2, 5);
@@ -295,7 +305,9 @@ void CurvesPage::showTake(const job::Take* take, TakeKind kind) {
             }
             size.traces << trace;
         }
-        if (take->curve->phase() != curve::Phase::none) {
+        if (response && phase_->currentIndex() == static_cast<int>(PhaseShown::groupDelay)) {
+            showDelay(*take);
+        } else if (take->curve->phase() != curve::Phase::none) {
             const auto which =
                 response ? static_cast<PhaseShown>(phase_->currentIndex()) : PhaseShown::measured;
             curve::Curve drawn = *take->curve;
@@ -323,10 +335,35 @@ void CurvesPage::showTake(const job::Take* take, TakeKind kind) {
             phase.traces = {traceOf({name.id, tr("phase")}, strokeOf(band_), drawn, Shown::phase)};
         }
     }
+    if (response) {
+        const bool delays = phase_->currentIndex() == static_cast<int>(PhaseShown::groupDelay);
+        plots_[1]->setVisible(!delays);
+        delay_->setVisible(delays);
+        if (delays && take == nullptr) {
+            delay_->display({.empty = tr("no response yet")});
+        }
+    }
     size.scale = scales_[first];
     phase.scale = scales_[first + 1];
     plots_[static_cast<qsizetype>(first)]->display(size);
     plots_[static_cast<qsizetype>(first) + 1]->display(phase);
+}
+
+void CurvesPage::showDelay(const job::Take& take) {
+    const std::vector<double> delays = signal::groupDelay(*take.curve);
+    Trace trace{
+        .id = QStringLiteral("delay"), .label = tr("group delay"), .stroke = strokeOf(band_)};
+    for (std::size_t k = 0; k < delays.size(); ++k) {
+        trace.frequencies << take.curve->frequencies()[k];
+        trace.values << 1e3 * delays[k];
+        trace.trusted << take.curve->trusted().holds(take.curve->frequencies()[k]);
+    }
+    Picture picture{.foot = take.curve->phase() == curve::Phase::none
+                                ? tr("of the minimum phase: no phase was measured")
+                                : tr("flight time and all, over a sixth of an octave")};
+    picture.traces = {trace};
+    picture.scale = sealedScale(held_->job, PlotKind::delay);
+    delay_->display(picture);
 }
 
 } // namespace yf::app

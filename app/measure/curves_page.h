@@ -34,6 +34,7 @@ Q_SIGNALS:
 
 private:
     void showTake(const job::Take* take, job::TakeKind kind);
+    void showDelay(const job::Take& take);
     void again();
 
     std::string driver_;
@@ -50,6 +51,7 @@ private:
     QToolButton* difference_{};
     QToolButton* alike_{};
     std::array<std::optional<job::HouseScale>, 4> scales_;
+    Plot* delay_{};
     QVector<Plot*> plots_; ///< response level, phase, impedance modulus, phase
 };
 

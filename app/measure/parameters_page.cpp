@@ -237,7 +237,8 @@ void ParametersPage::again() {
         picture.traces << traceOf({QStringLiteral("model"), tr("model")},
                                   theme().ghost,
                                   axis,
-                                  driver::impedance(fit.model, axis),
+                                  fit.box ? driver::ventedImpedance(fit.model, *fit.box, axis)
+                                          : driver::impedance(fit.model, axis),
                                   Shown::modulus);
         picture.mark = Mark{fit.model.fs,
                             fit.model.Re * (1.0 + fit.model.Qms / fit.model.Qes),
@@ -286,6 +287,15 @@ void ParametersPage::again() {
                 said << tr("A plain inductor would be %1 % off.")
                             .arg(figures(text::printSignificant(100.0 * t.rms, 2)));
             }
+        }
+        if (fit.box) {
+            said << tr("Box: tuned to %1, α %2, QL %3.")
+                        .arg(figures(text::printEngineering(fit.box->fb, "Hz")),
+                             figures(text::printSignificant(fit.box->alpha, 2)),
+                             figures(text::printSignificant(fit.box->QL, 2)));
+        }
+        if (take_->recorded.mounting == job::Mounting::closedBox) {
+            said << tr("In its box: these are fc and the Q of driver and air together.");
         }
         for (const auto& note : fit.notes) {
             said << spoken(note);

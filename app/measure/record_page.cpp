@@ -20,6 +20,7 @@
 #include <QLocale>
 #include <QProgressBar>
 #include <QPushButton>
+#include <QShortcut>
 #include <QSpinBox>
 #include <QStackedWidget>
 #include <QTimer>
@@ -258,7 +259,13 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(partner_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
 
     connect(sweep_, &QPushButton::clicked, this, &RecordPage::start);
-    connect(cancel_, &QPushButton::clicked, recorder_, &Recorder::cancel);
+    connect(cancel_, &QPushButton::clicked, this, &RecordPage::cancel);
+    auto* escape = new QShortcut(QKeySequence(Qt::Key_Escape), this);
+    escape->setContext(Qt::WidgetWithChildrenShortcut);
+    connect(escape, &QShortcut::activated, this, &RecordPage::cancel);
+    countdown_ = new QTimer(this);
+    countdown_->setSingleShot(true);
+    connect(countdown_, &QTimer::timeout, this, [this] { play(false); });
     connect(
         keep_, &QPushButton::clicked, this, [this] { keep(made_ && !made_->verdict.usable()); });
     connect(again_, &QPushButton::clicked, this, [this] {
@@ -672,10 +679,24 @@ void RecordPage::start() {
         remaining_->setText(wanted() == Wanted::nearCone || wanted() == Wanted::nearPort
                                 ? tr("in a second – ears away …")
                                 : tr("in a second, loud …"));
-        QTimer::singleShot(warning, this, [this] { play(false); });
+        cancel_->setEnabled(true);
+        countdown_->start(warning);
         return;
     }
     play(a.softFirst);
+}
+
+void RecordPage::cancel() {
+    if (countdown_->isActive()) {
+        countdown_->stop();
+        cancel_->setEnabled(false);
+        remaining_->clear();
+        guide();
+        return;
+    }
+    if (recorder_->running()) {
+        recorder_->cancel();
+    }
 }
 
 void RecordPage::play(bool softFirst) {
@@ -685,6 +706,7 @@ void RecordPage::play(bool softFirst) {
     sweep_->setEnabled(false);
     panel_->setBusy(true);
     cancel_->setEnabled(true);
+    cancel_->setFocus();
     since_.start();
     RecordOrder o = order();
     o.softFirst = softFirst;

@@ -14,6 +14,7 @@ class QProgressBar;
 class QPushButton;
 class QSpinBox;
 class QStackedWidget;
+class QTimer;
 class QToolButton;
 
 namespace yf::app {
@@ -68,6 +69,7 @@ private:
     void wantedChanged();
     void start();
     void play(bool softFirst);
+    void cancel();
     void calibrate(const CalibrationStep& step);
     void showSafety();
     void showCalibrations(bool shown);
@@ -87,6 +89,7 @@ private:
     double pace_{4.0};
     QElapsedTimer since_;
     QHash<QString, double> played_; ///< level of the last play on a device, dB
+    QTimer* countdown_{};           ///< a second's warning
     bool confirmed_{};              ///< the raise was agreed to
     QComboBox* device_{};
     QComboBox* wanted_{};

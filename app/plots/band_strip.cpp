@@ -21,7 +21,7 @@ constexpr double rulerHeight = 13.0;
 constexpr double lowest = 20.0;     // Hz
 constexpr double highest = 20000.0; // Hz
 
-QString tr(const char* text) {
+QString inWords(const char* text) {
     return QCoreApplication::translate("yf::app::FrontView", text);
 }
 
@@ -32,12 +32,12 @@ double across(double f, const QRectF& room) {
 }
 
 QString reasonWords(const std::string& why) {
-    return why == "resonance"   ? tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "its resonance"))
-           : why == "excursion" ? tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "its travel"))
-           : why == "breakup"   ? tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "a mode of its cone"))
+    return why == "resonance"   ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its resonance"))
+           : why == "excursion" ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its travel"))
+           : why == "breakup"   ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "a mode of its cone"))
            : why == "response"
-               ? tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "its own fall"))
-               : tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "its size: it beams beyond"));
+               ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its own fall"))
+               : inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its size: it beams beyond"));
 }
 
 QString hertz(double f) {
@@ -48,10 +48,10 @@ QString hertz(double f) {
 
 QString bandWords(const job::DriverBand& found) {
     QString said = found.band.low && found.band.lowReason
-                       ? tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "from %1, by %2;"))
+                       ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from %1, by %2;"))
                              .arg(hertz(*found.band.low), reasonWords(*found.band.lowReason))
-                       : tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "from what its box allows;"));
-    said += u' ' + tr(QT_TRANSLATE_NOOP("yf::app::FrontView", "up to %1, by %2"))
+                       : inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from what its box allows;"));
+    said += u' ' + inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "up to %1, by %2"))
                        .arg(hertz(found.band.high), reasonWords(found.band.highReason));
     return said;
 }

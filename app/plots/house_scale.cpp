@@ -23,6 +23,7 @@ const Form& formOf(PlotKind kind) {
         {{PlotKind::phase, 20.0, 20000.0, -180.0, 180.0}, "°", 0, "deg"},
         {{PlotKind::impedance, 20.0, 20000.0, 1.0, 100.0}, "Ω", 2, "ohm"},
         {{PlotKind::impulse, -0.001, 0.02, -1.0, 1.0}, "", 3, "of_peak"},
+        {{PlotKind::delay, 20.0, 20000.0, 0.0, 20.0}, "ms", 2, "ms"},
     };
     return forms[static_cast<std::size_t>(kind)];
 }

@@ -358,6 +358,63 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "Describe a take"),
     QT_TRANSLATE_NOOP("core", "Use another take"),
     QT_TRANSLATE_NOOP("core", "Record the pair as received"),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "angles: no take yet, record the response on axis and at angles, or open a set of files"),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "angles: only one take, record the response on axis and at angles, or open a set of files"),
+    QT_TRANSLATE_NOOP("core", "angles: none on the axis, record the response on axis as well"),
+    QT_TRANSLATE_NOOP("core", "angles: no frequency that all takes hold, take them with one gate"),
+    QT_TRANSLATE_NOOP("core", "port diameter: missing, the port's size must be known"),
+    QT_TRANSLATE_NOOP("core", "baffle: the driver sits in no front, place it on the Front first"),
+    QT_TRANSLATE_NOOP("core",
+                      "port.phases_deg: missing, cone and port are added with their phases"),
+    QT_TRANSLATE_NOOP("core",
+                      "near.phases_deg: missing, cone and port are added with their phases"),
+    QT_TRANSLATE_NOOP("core",
+                      "far.frequencies_hz: holds from %1 Hz, the near curves to %2, both must hold "
+                      "in a common band"),
+    QT_TRANSLATE_NOOP("core", "splice_hz: %1 is outside %2 to %3, where both curves hold"),
+    QT_TRANSLATE_NOOP("core", "open: reads %1 of the source, is something still in the clips?"),
+    QT_TRANSLATE_NOOP("core", "short: reads %1 of the source, do the clips touch?"),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "load: reads about %1, said to be %2, check the resistor, or the sense resistor typed"),
+    QT_TRANSLATE_NOOP("core", "calibration: %1"),
+    QT_TRANSLATE_NOOP("core", "reference: none chosen, the jig needs both inputs"),
+    QT_TRANSLATE_NOOP("core", "reference: the tone was not heard, is the loop connected?"),
+    QT_TRANSLATE_NOOP("core", "calibrator: nothing was heard, must be a steady tone"),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "calibrator: the tone is only %1 dB above the rest, must be 30 dB or more above it"),
+    QT_TRANSLATE_NOOP("core",
+                      "calibrator: the tone changed by %1 dB, must be steady within 0.1 dB: seat "
+                      "the microphone again"),
+    QT_TRANSLATE_NOOP(
+        "core", "%1: spans more than 15 dB, must be a microphone's own deviation, not a response"),
+    QT_TRANSLATE_NOOP(
+        "core",
+        "Near field joined to the far at %1, by %2 dB; %3 dB from what area and distance say."),
+    QT_TRANSLATE_NOOP("core",
+                      "Near field of cone and port joined to the far at %1, by %2 dB; %3 dB from "
+                      "what area and distance say."),
+    QT_TRANSLATE_NOOP("core", "%1 tones by voltmeter, sense resistor %2."),
+    QT_TRANSLATE_NOOP("core", "Corrected by open, short and a load of %1, uncertainty %2 %."),
+    QT_TRANSLATE_NOOP("core", "near and far"),
+    QT_TRANSLATE_NOOP("core", "impedance by hand"),
+    QT_TRANSLATE_NOOP("core", "Touchstone of one port, %1 rows, %2 to %3."),
+    QT_TRANSLATE_NOOP("core", "JSON, %1 rows, %2 to %3."),
+    QT_TRANSLATE_NOOP("core", "the first tones show where the resonance is"),
+    QT_TRANSLATE_NOOP("core", "the resonance lies between readings too far apart"),
+    QT_TRANSLATE_NOOP("core", "tells most about Qts"),
+    QT_TRANSLATE_NOOP("core", "tells most about fs"),
+    QT_TRANSLATE_NOOP("core", "Qts is known to 3 % and fs to 0.5 %"),
+    QT_TRANSLATE_NOOP("core", "another reading would lower neither uncertainty by a tenth"),
+    QT_TRANSLATE_NOOP("core", "open, short and load of the jig"),
+    QT_TRANSLATE_NOOP("core", "sound card"),
+    QT_TRANSLATE_NOOP("core", "absolute level"),
+    QT_TRANSLATE_NOOP("core", "microphone %1"),
 };
 
 } // namespace

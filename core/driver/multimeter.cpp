@@ -225,10 +225,6 @@ Proposal bestTone(const Readings& r, const Fit& fit, double u) {
     return best;
 }
 
-std::string hz(double f) {
-    return text::printEngineering(f, "Hz");
-}
-
 /// The first tone of the starting list that has not been read.
 std::optional<double> unread(const Readings& r) {
     for (const double f : firstTones(!r.f.empty() && r.f.front() >= 150.0)) {
@@ -341,7 +337,7 @@ Result<Multimeter> multimeter(const MultimeterRequest& r) {
     }
     m.next = tone.f;
     const bool forQ = tone.uQts < tone.ufs;
-    m.why = hz(tone.f) + " tells most about " + (forQ ? "Qts" : "fs");
+    m.why = std::string("tells most about ") + (forQ ? "Qts" : "fs");
     return m;
 }
 

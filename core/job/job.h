@@ -202,19 +202,20 @@ struct Cabinet {
 
 /// The scale that every plot of one kind keeps: what a comparison and every picture that leaves
 /// the application uses.
-enum class ScaleKind { level, phase, impedance, impulse };
+enum class ScaleKind { level, phase, impedance, impulse, delay };
 
 struct HouseScale {
     ScaleKind kind{};
     double from{}; ///< Hz, or s for an impulse
     double to{};
-    double low{}; ///< dB, degrees, ohms, or share of the peak
+    double low{}; ///< dB, degrees, ohms, share of the peak, or ms
     double high{};
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.kind,
-              q::Choice<4>{"kind", {"level", "phase", "impedance", "impulse"}, "which plots"});
+              q::Choice<5>{
+                  "kind", {"level", "phase", "impedance", "impulse", "delay"}, "which plots"});
         field(self.from, q::scaleEnd.as("from", "left end"));
         field(self.to, q::scaleEnd.as("to", "right end"));
         field(self.low, q::scaleEnd.as("low", "lower end"));

@@ -238,23 +238,24 @@ Result<Merged> merge(const MergeRequest& r) {
     };
     const double gain = std::pow(10.0, m.nearGain / 20.0);
     m.near.frequencies = curve::within(axis, axis.front(), nearTo);
-    for (const Complex& v : corrected(m.near.frequencies)) {
+    const auto nearValues = corrected(m.near.frequencies);
+    for (const Complex& v : nearValues) {
         m.near.levels.push_back(20.0 * std::log10(std::max(gain * std::abs(v), 1e-15)));
     }
+    const curve::Axis farAxis = curve::within(axis, far.extent().from, axis.back());
+    const auto farValues = curve::interpolate(far, farAxis);
+    const std::size_t onlyNear = axis.size() - farAxis.size();
     std::vector<Complex> values;
-    for (const double f : axis) {
+    for (std::size_t i = 0; i < axis.size(); ++i) {
+        const double f = axis[i];
         const double share = farShare(f);
-        const bool hasNear = f <= nearTo && share < 1.0;
-        const bool hasFar = f >= far.extent().from && share > 0.0;
-        Complex n{};
-        Complex v{};
-        if (hasNear) {
-            n = corrected({f}).front() * gain *
-                (phases ? std::polar(1.0, -2.0 * pi * f * m.nearDelay) : Complex(1.0));
-        }
-        if (hasFar) {
-            v = curve::interpolate(far, {f})->front();
-        }
+        const bool hasNear = i < nearValues.size() && share < 1.0;
+        const bool hasFar = i >= onlyNear && share > 0.0;
+        const Complex n =
+            hasNear ? nearValues[i] * gain *
+                          (phases ? std::polar(1.0, -2.0 * pi * f * m.nearDelay) : Complex(1.0))
+                    : Complex{};
+        const Complex v = hasFar ? (*farValues)[i - onlyNear] : Complex{};
         if (!hasFar || !hasNear) {
             values.push_back(hasFar ? v : n);
             continue;

@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/curve/minimum_phase.h"
 #include "core/quantity/air.h"
+#include "core/signal/group_delay.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -97,7 +98,8 @@ Result<MinPhase> minPhase(const MinPhaseRequest& request) {
     MinPhase result{.frequencies = curve.frequencies(),
                     .minimum = curve::minimumPhase(curve, tails),
                     .lowSlope = *tails.low,
-                    .highSlope = *tails.high};
+                    .highSlope = *tails.high,
+                    .groupDelay = signal::groupDelay(curve)};
     if (request.curve.hasPhase()) {
         std::vector<Complex> rest;
         for (std::size_t i = 0; i < curve.size(); ++i) {

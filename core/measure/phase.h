@@ -46,12 +46,15 @@ struct MinPhase {
     std::optional<double> offset;
     std::optional<double> residual;
     std::optional<std::vector<double>> excess; ///< delay taken out, wrapped
+    std::vector<double> groupDelay;            ///< s
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         constexpr double perOctave = 1.0 / 6.020599913279624;
         field(self.frequencies, q::frequencies);
         field(self.minimum, q::phases.as("minimum_phase_deg", "unwrapped"));
+        field(self.groupDelay,
+              q::Quantity{"", "group_delay_s", 1.0, "s", -1e3, 1e3, "by local straight lines"});
         field(self.lowSlope,
               q::Quantity{"", "low_slope_db_per_octave", perOctave, "dB/oct", -1e4, 1e4, "used"});
         field(self.highSlope,

@@ -6,18 +6,25 @@
 #include "app/measure/record_page.h"
 #include "app/measure/take_list.h"
 #include "app/plots/plot.h"
+#include "app/widgets/quantity_field.h"
 #include "core/job/make_take.h"
 #include "tests/support/test_window.h"
 
+#include <QAction>
 #include <QComboBox>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QProgressBar>
 #include <QPushButton>
+#include <QSpinBox>
 #include <QTableWidget>
 #include <QTest>
 #include <QToolButton>
+
+#include <complex>
+#include <filesystem>
+#include <fstream>
 
 namespace yf::test {
 
@@ -69,6 +76,31 @@ protected:
         ASSERT_EQ(find<QLabel>("record_problem")->text(), QString());
     }
 
+    /// Text typed into a field, as by hand.
+    void write(const char* name, const char* text) {
+        auto* field = find<QLineEdit>(name);
+        field->setFocus();
+        field->selectAll();
+        QTest::keyClicks(field, QString::fromUtf8(text));
+        QTest::keyClick(field, Qt::Key_Return);
+    }
+
+    /// A calibration's button, and what the panel says when it is over.
+    QString calibrate(const char* name) {
+        auto* button = find<QPushButton>(name);
+        auto* told = find<QLabel>("calibration_told");
+        click(button);
+        EXPECT_TRUE(QTest::qWaitFor(
+            [&] { return button->isEnabled() && !find<QPushButton>("record_cancel")->isEnabled(); },
+            20000));
+        return told->text() + find<QLabel>("record_problem")->text();
+    }
+
+    /// A file of the test's own.
+    QString file(const char* name, const std::string& bytes) {
+        return QString::fromStdString(folder.write(name, bytes));
+    }
+
     app::Plot* plot(const char* name) { return find<app::Plot>(name); }
 };
 
@@ -111,13 +143,6 @@ TEST_F(MeasureTest, anImpedanceIsRecordedAndItsParametersTold) {
               -1);
     EXPECT_NE(find<QLabel>("parameters_band")->text().indexOf(QStringLiteral("resonance")), -1);
     // Vas by a mass, once area, mass and the lowered resonance are there; nonsense is said.
-    const auto write = [&](const char* name, const char* text) {
-        auto* field = find<QLineEdit>(name);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, QString::fromUtf8(text));
-        QTest::keyClick(field, Qt::Key_Return);
-    };
     write("parameters_Sd", "82");
     write("parameters_mass", "6");
     write("parameters_loaded", "96 Hz");
@@ -233,6 +258,249 @@ TEST_F(MeasureTest, aTakeSurvivesTheFileWithItsSamples) {
     ASSERT_NE(after->recording, nullptr);
     EXPECT_EQ(after->recording->measured, before.recording->measured);
     EXPECT_EQ(job::samplesKey(*after->recording), before.recorded.samples);
+}
+
+TEST_F(MeasureTest, calibrationsAreRecordedKeptForTheDeviceAndTakenOff) {
+    page("record");
+    find<app::RecordPage>("record_page")->setPace(0.0);
+    write("record_length", "0.8");
+    click(find<QToolButton>("record_calibrations"));
+    EXPECT_TRUE(calibrate("calibration_jig_open").startsWith(u'✓'));
+    EXPECT_NE(find<QLabel>("calibration_jig")->text().indexOf(QStringLiteral("until all three")),
+              -1);
+    EXPECT_TRUE(calibrate("calibration_jig_short").startsWith(u'✓'));
+    write("calibration_load", "33");
+    EXPECT_TRUE(calibrate("calibration_jig_load").startsWith(u'✓'));
+    EXPECT_NE(find<QLabel>("calibration_jig")->text().indexOf(QStringLiteral("33")), -1);
+    EXPECT_TRUE(calibrate("calibration_record_card").startsWith(u'✓'));
+    EXPECT_NE(plot("calibration_plot")->trace(QStringLiteral("loop")), nullptr);
+    // The level: half of it is said to be half.
+    EXPECT_TRUE(calibrate("calibration_record_level").startsWith(u'✓'));
+    EXPECT_NE(find<QLabel>("calibration_level")->text().indexOf(QStringLiteral("other half")), -1);
+    write("calibration_volts", "2");
+    EXPECT_NE(find<QLabel>("calibration_told")->text().indexOf(QStringLiteral("tone first")), -1);
+    EXPECT_NE(calibrate("calibration_tone").indexOf(QStringLiteral("2")), -1);
+    write("calibration_volts", "2");
+    EXPECT_NE(find<QLabel>("calibration_level")->text().indexOf(QStringLiteral("28.")), -1)
+        << find<QLabel>("calibration_level")->text().toStdString();
+    // A microphone's file; a response is none.
+    ask.open = {file("mic.txt", "20 -1\n1000 0\n20000 3\n")};
+    click(find<QPushButton>("calibration_open_microphone"));
+    EXPECT_NE(find<QLabel>("calibration_microphone")->text().indexOf(QStringLiteral("mic.txt")),
+              -1);
+    ask.open = {file("woofer.txt", "20 50\n1000 90\n20000 40\n")};
+    click(find<QPushButton>("calibration_open_microphone"));
+    EXPECT_TRUE(find<QLabel>("calibration_told")->text().startsWith(u'■'));
+    EXPECT_NE(find<QLabel>("calibration_microphone")->text().indexOf(QStringLiteral("mic.txt")), -1)
+        << "the good one stays";
+    click(find<QToolButton>("record_calibrations"));
+    // An impedance says what it was corrected by.
+    find<QComboBox>("record_wanted")->setCurrentIndex(0);
+    sweep();
+    click(find<QPushButton>("record_keep"));
+    settle();
+    const job::Take& take = job().takes.back();
+    EXPECT_FALSE(take.recorded.jigTable.empty());
+    EXPECT_NE(take.understood.find("open, short and a load of 33"), std::string::npos)
+        << take.understood;
+    // Another window on the same device finds them again; they can be forgotten.
+    openWindow();
+    window->chooseStage(QStringLiteral("measure"));
+    window->chooseDriver(QStringLiteral("right-sorrel"));
+    settle();
+    page("record");
+    click(find<QToolButton>("record_calibrations"));
+    EXPECT_NE(find<QLabel>("calibration_jig")->text().indexOf(QStringLiteral("33")), -1);
+    click(find<QPushButton>("calibration_forget_jig"));
+    EXPECT_NE(find<QLabel>("calibration_jig")->text().indexOf(QStringLiteral("until all three")),
+              -1);
+}
+
+TEST_F(MeasureTest, tooLoudIsRefusedAndARaiseIsAsked) {
+    page("record");
+    write("record_highest", "-10 dB");
+    write("record_level", "-8 dB");
+    click(find<QPushButton>("record_sweep"));
+    EXPECT_NE(find<QLabel>("record_problem")->text().indexOf(QStringLiteral("highest level")), -1);
+    EXPECT_FALSE(find<QPushButton>("record_cancel")->isEnabled()) << "nothing is played";
+    write("record_level", "-40 dB");
+    sweep();
+    click(find<QPushButton>("record_again"));
+    write("record_level", "-20 dB");
+    click(find<QPushButton>("record_sweep"));
+    EXPECT_NE(find<QLabel>("record_problem")->text().indexOf(QStringLiteral("12 dB louder")), -1);
+    EXPECT_FALSE(find<QPushButton>("record_cancel")->isEnabled());
+    sweep(); // once more: it is meant
+    EXPECT_TRUE(find<QPushButton>("record_keep")->isVisible());
+}
+
+TEST_F(MeasureTest, escapeStopsASweep) {
+    page("record");
+    find<app::RecordPage>("record_page")->setPace(1.0);
+    click(find<QPushButton>("record_sweep"));
+    auto* progress = find<QProgressBar>("record_progress");
+    ASSERT_TRUE(QTest::qWaitFor([&] { return progress->value() > 10; }, 10000));
+    press(Qt::Key_Escape);
+    ASSERT_TRUE(
+        QTest::qWaitFor([&] { return !find<QLabel>("record_problem")->text().isEmpty(); }, 3000));
+    EXPECT_NE(find<QLabel>("record_problem")->text().indexOf(QStringLiteral("Stopped")), -1);
+}
+
+TEST_F(MeasureTest, twoDriversTogetherAreRecordedAsSuch) {
+    page("record");
+    find<QComboBox>("record_wanted")->setCurrentIndex(6);
+    EXPECT_NE(find<QLabel>("record_guide")->text().indexOf(QStringLiteral("Three takes")), -1);
+    auto* partner = find<QComboBox>("record_partner");
+    partner->setCurrentIndex(partner->findData(QStringLiteral("right-teasel")));
+    const std::string before = job::findDriver(job(), "right-sorrel")->responseTake;
+    sweep();
+    click(find<QPushButton>("record_keep"));
+    settle();
+    EXPECT_EQ(job().takes.back().recorded.also, "right-teasel");
+    EXPECT_EQ(job::findDriver(job(), "right-sorrel")->responseTake, before);
+}
+
+TEST_F(MeasureTest, nearAndFarAreJoinedAndKept) {
+    window->chooseCabinet(QStringLiteral("left"));
+    window->chooseDriver(QStringLiteral("left-brome"));
+    settle();
+    page("merge");
+    EXPECT_NE(plot("merge_plot")->trace(QStringLiteral("joined")), nullptr);
+    EXPECT_NE(find<QLabel>("merge_told")->text().indexOf(QStringLiteral("guessed")), -1);
+    write("merge_Sd", "1000");
+    EXPECT_NE(find<QLabel>("merge_told")->text().indexOf(QStringLiteral("▲ Measured")), -1)
+        << "an area four times too large: " << find<QLabel>("merge_told")->text().toStdString();
+    write("merge_Sd", "222");
+    write("merge_splice", "20000 Hz");
+    EXPECT_FALSE(find<QLabel>("merge_told")->text().isEmpty());
+    EXPECT_FALSE(find<QPushButton>("merge_keep")->isEnabled() &&
+                 plot("merge_plot")->trace(QStringLiteral("joined")) == nullptr);
+    write("merge_splice", "400 Hz");
+    const std::size_t before = job().takes.size();
+    click(find<QPushButton>("merge_keep"));
+    settle();
+    ASSERT_EQ(job().takes.size(), before + 1);
+    EXPECT_EQ(job().takes.back().name, "near and far");
+    EXPECT_LT(job().takes.back().curve->trusted().from, 20.0);
+}
+
+TEST_F(MeasureTest, anglesAreShownAndASetOfFilesIsOpened) {
+    page("angles");
+    EXPECT_EQ(find<QComboBox>("angles_subject")->currentIndex(), 1)
+        << "only the whole cabinet has angles yet";
+    EXPECT_NE(plot("angles_plot")->trace(QStringLiteral("30°")), nullptr);
+    find<QComboBox>("angles_shown")->setCurrentIndex(2);
+    find<QComboBox>("angles_fill")->setCurrentIndex(2);
+    EXPECT_NE(plot("angles_plot")->trace(QStringLiteral("window")), nullptr);
+    EXPECT_EQ(plot("angles_plot")->trace(QStringLiteral("power")), nullptr)
+        << "nothing behind it: absent, not invented";
+    EXPECT_NE(find<QLabel>("angles_told")->text().indexOf(QStringLiteral("copied")), -1);
+    // Files with angles in their names: shown before they are taken.
+    const std::string table = "freq level phase\n200 80 0\n1000 82 -20\n15000 70 -90\n";
+    ask.open = {file("mid_hor_0.txt", table),
+                file("mid_hor_-30.txt", table),
+                file("mid_hor_30.txt", table),
+                file("mid_ver_20.txt", table),
+                file("mid_odd.txt", table)};
+    click(find<QPushButton>("angles_open"));
+    settle();
+    auto* list = find<QListWidget>("import_list");
+    ASSERT_EQ(list->count(), 5);
+    EXPECT_NE(list->item(1)->text().indexOf(QStringLiteral("30° left")), -1)
+        << list->item(1)->text().toStdString();
+    EXPECT_NE(list->item(3)->text().indexOf(QStringLiteral("20° up")), -1);
+    EXPECT_NE(list->item(4)->text().indexOf(QStringLiteral("no angle")), -1);
+    list->setCurrentRow(4);
+    find<QSpinBox>("import_angle")->setValue(60);
+    EXPECT_EQ(list->item(4)->text().indexOf(QStringLiteral("no angle")), -1);
+    const std::size_t before = job().takes.size();
+    click(find<QPushButton>("import_take"));
+    settle();
+    ASSERT_EQ(job().takes.size(), before + 5);
+    EXPECT_EQ(job().takes.back().recorded.angle, 60.0);
+    page("angles");
+    find<QComboBox>("angles_subject")->setCurrentIndex(0);
+    find<QComboBox>("angles_shown")->setCurrentIndex(0);
+    EXPECT_NE(plot("angles_plot")->trace(QStringLiteral("60°")), nullptr);
+    click(find<QToolButton>("angles_on_axis"));
+    EXPECT_NE(plot("angles_plot")->trace(QStringLiteral("0°")), nullptr);
+}
+
+TEST_F(MeasureTest, anImpedanceIsReadByHandWithAdvice) {
+    page("hand");
+    EXPECT_NE(find<QLabel>("hand_next")->text().indexOf(QStringLiteral("20")), -1);
+    click(find<QPushButton>("hand_add"));
+    EXPECT_FALSE(find<QLabel>("hand_told")->text().isEmpty()) << "nothing typed is said";
+    // A driver of Re 6 Ω, fs 60 Hz, Qms 3, Qes 0.6 on 10 Ω and 1 V at the resistor.
+    const auto ohms = [](double f) {
+        const std::complex<double> x(0.0, 3.0 * (f / 60.0 - 60.0 / f));
+        return std::abs(6.0 + 30.0 / (1.0 + x));
+    };
+    for (int reading = 0; reading < 9; ++reading) {
+        const double f = find<app::QuantityField>("hand_f")->value();
+        ASSERT_GT(f, 0.0);
+        write("hand_sense_volts", "1");
+        find<QLineEdit>("hand_driver_volts")->setFocus();
+        QTest::keyClicks(find<QLineEdit>("hand_driver_volts"),
+                         QString::number(ohms(f) / 10.0, 'f', 5));
+        click(find<QPushButton>("hand_add"));
+    }
+    EXPECT_EQ(find<QTableWidget>("hand_table")->rowCount(), 9);
+    EXPECT_NE(find<QLabel>("hand_told")->text().indexOf(QStringLiteral("Qts")), -1)
+        << find<QLabel>("hand_told")->text().toStdString();
+    EXPECT_NE(find<QLabel>("hand_told")->text().indexOf(QStringLiteral("fs 6")), -1);
+    find<QTableWidget>("hand_table")->selectRow(0);
+    click(find<QPushButton>("hand_drop"));
+    EXPECT_EQ(find<QTableWidget>("hand_table")->rowCount(), 8);
+    click(find<QPushButton>("hand_keep"));
+    settle();
+    EXPECT_EQ(job().takes.back().name, "impedance by hand");
+    EXPECT_EQ(job().takes.back().curve->size(), 8U);
+}
+
+TEST_F(MeasureTest, aTakeIsSavedAsAFile) {
+    chooseTake(recorded(job::TakeKind::impedance));
+    const std::string table = folder.path("z.s1p");
+    ask.write = QString::fromStdString(table);
+    auto* touchstone = window->findChild<QAction*>(QStringLiteral("take_save_touchstone"));
+    ASSERT_NE(touchstone, nullptr);
+    EXPECT_TRUE(touchstone->isEnabled());
+    touchstone->trigger();
+    std::ifstream written(table);
+    std::string first;
+    std::string second;
+    std::getline(written, first);
+    std::getline(written, second);
+    EXPECT_EQ(second, "# Hz S RI R 50");
+    EXPECT_FALSE(window->findChild<QAction*>(QStringLiteral("take_save_impulse"))->isEnabled());
+    chooseTake(recorded(job::TakeKind::response));
+    EXPECT_FALSE(touchstone->isEnabled());
+    const std::string sound = folder.path("h.wav");
+    ask.write = QString::fromStdString(sound);
+    window->findChild<QAction*>(QStringLiteral("take_save_impulse"))->trigger();
+    EXPECT_GT(std::filesystem::file_size(sound), 1000U);
+    ask.write = QStringLiteral("/nowhere/at/all.wav");
+    window->findChild<QAction*>(QStringLiteral("take_save_impulse"))->trigger();
+    EXPECT_NE(notice().indexOf(QStringLiteral("could not be written")), -1);
+}
+
+TEST_F(MeasureTest, theUsableBandIsOnTheFrontAndOfferedToTheNetwork) {
+    EXPECT_NE(find<QWidget>("front")->accessibleDescription().indexOf(QStringLiteral("works well")),
+              -1);
+    window->chooseCabinet(QStringLiteral("projection"));
+    window->chooseStage(QStringLiteral("network"));
+    settle();
+    auto* offer = find<QToolButton>("start_offer");
+    ASSERT_TRUE(offer->isVisible());
+    EXPECT_NE(offer->toolTip().indexOf(QStringLiteral("by its")), -1);
+    ASSERT_TRUE(offer->isEnabled());
+    const double before = find<app::QuantityField>("start_fx")->value();
+    click(offer);
+    settle();
+    const double after = find<app::QuantityField>("start_fx")->value();
+    EXPECT_NE(after, before);
+    EXPECT_GT(after, 500.0);
+    EXPECT_LT(after, 6000.0);
 }
 
 } // namespace yf::test
