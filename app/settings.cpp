@@ -43,32 +43,4 @@ void setLanguage(const QString& id) {
     store().setValue(QStringLiteral("language"), id);
 }
 
-namespace {
-
-/// A device's name may hold anything.
-QString calibrationKey(const QString& device) {
-    return QStringLiteral("calibration/") +
-           QString::fromLatin1(device.toUtf8().toPercentEncoding());
-}
-
-} // namespace
-
-QString calibration(const QString& device) {
-    return store().value(calibrationKey(device)).toString();
-}
-
-void setCalibration(const QString& device, const QString& text) {
-    store().setValue(calibrationKey(device), text);
-}
-
-double highestLevel() {
-    constexpr double otherwise = -6.0;
-    return std::clamp(
-        store().value(QStringLiteral("highest_level_db"), otherwise).toDouble(), -60.0, 0.0);
-}
-
-void setHighestLevel(double level) {
-    store().setValue(QStringLiteral("highest_level_db"), level);
-}
-
 } // namespace yf::app::settings

@@ -19,12 +19,4 @@ void setScale(int percent);
 [[nodiscard]] QString language();
 void setLanguage(const QString& id);
 
-/// Calibration of a sound device, as job::writeCalibration writes it; empty: none.
-[[nodiscard]] QString calibration(const QString& device);
-void setCalibration(const QString& device, const QString& text);
-
-/// No sweep is played louder, dB peak re full scale.
-[[nodiscard]] double highestLevel();
-void setHighestLevel(double level);
-
 } // namespace yf::app::settings

@@ -4225,8 +4225,12 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Es klingt nichts nach, das %1 zeigen könnten.</translation>
     </message>
     <message>
-        <source>%1 modes ring on; shorter ones than %2 are seen, longer ones hidden by it.</source>
-        <translation>%1 Moden klingen nach; kürzere als %2 sind zu sehen, längere dadurch verborgen.</translation>
+        <source>One mode rings on; what lasts longer than the gate is hidden.</source>
+        <translation>Eine Eigenschwingung klingt nach; was länger dauert als das Fenster, bleibt verborgen.</translation>
+    </message>
+    <message>
+        <source>%1 modes ring on; what lasts longer than the gate is hidden.</source>
+        <translation>%1 Eigenschwingungen klingen nach; was länger dauert als das Fenster, bleibt verborgen.</translation>
     </message>
 </context>
 <context>
@@ -5136,16 +5140,16 @@ Ohm gegen den Aufdruck.</translation>
         <translation>aufgenommen</translation>
     </message>
     <message>
-        <source>angle</source>
-        <translation>Winkel</translation>
-    </message>
-    <message>
         <source>its name tells no angle</source>
         <translation>sein Name nennt keinen Winkel</translation>
     </message>
     <message>
         <source>this angle stands twice</source>
         <translation>dieser Winkel steht zweimal da</translation>
+    </message>
+    <message>
+        <source>angle, °</source>
+        <translation>Winkel, °</translation>
     </message>
 </context>
 <context>
@@ -7341,7 +7345,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>No sweep is played louder than this</source>
-        <translation>Kein Sweep wird lauter gespielt als so</translation>
+        <translation>Kein Gleitton wird lauter gespielt als so</translation>
     </message>
     <message>
         <source>How the driver stands</source>
@@ -7393,7 +7397,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>A soft, short sweep came back with a peak of %1 dB. If what you heard was right, press Sweep again; it then plays at the level set.</source>
-        <translation>Ein leiser, kurzer Sweep kam mit einer Spitze von %1 dB zurück. War richtig, was Sie hörten, drücken Sie noch einmal Sweep; er spielt dann mit dem eingestellten Pegel.</translation>
+        <translation>Ein leiser, kurzer Gleitton kam mit einer Spitze von %1 dB zurück. War richtig, was Sie hörten, drücken Sie noch einmal „Gleitton“; er spielt dann mit dem eingestellten Pegel.</translation>
     </message>
     <message>
         <source>Three takes from one place, the microphone between both and nothing moved: this driver by itself, the other by itself, then both together. They tell how much earlier one arrives.</source>
@@ -7421,7 +7425,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>▲ That is more than 12 dB louder than the last sweep. Press Sweep again if you mean it.</source>
-        <translation>▲ Das ist mehr als 12 dB lauter als der letzte Sweep. Drücken Sie noch einmal Sweep, wenn Sie es so meinen.</translation>
+        <translation>▲ Das ist mehr als 12 dB lauter als der letzte Gleitton. Drücken Sie noch einmal „Gleitton“, wenn Sie es so meinen.</translation>
     </message>
     <message>
         <source>in a second – ears away …</source>
@@ -7791,10 +7795,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>, Fenster %1</translation>
     </message>
     <message>
-        <source>%1, %2 dB, %3 × %4 s</source>
-        <translation>%1, %2 dB, %3 × %4 s</translation>
-    </message>
-    <message>
         <source>levels are relative: no calibration</source>
         <translation>Pegel sind relativ: keine Kalibrierung</translation>
     </message>
@@ -7933,6 +7933,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Recording, WAV …</source>
         <translation>Aufzeichnung, WAV …</translation>
+    </message>
+    <message>
+        <source>%1, %2&#x202f;dB, %3&#x202f;×&#x202f;%4&#x202f;s</source>
+        <translation>%1, %2 dB, %3 × %4 s</translation>
     </message>
 </context>
 <context>

@@ -18,7 +18,6 @@
 #include <QListWidget>
 #include <QLocale>
 #include <QPushButton>
-#include <QSpinBox>
 #include <QTableWidget>
 #include <QVBoxLayout>
 
@@ -204,13 +203,10 @@ void ImportSheet::build() {
                      tr("above or below it"),
                      tr("near the cone"),
                      tr("in the port")});
-    angle_ = new QSpinBox(this);
-    angle_->setObjectName(QStringLiteral("import_angle"));
+    angle_ = field(q::Quantity{"θ", "angle_deg", 1.0, "°", -180.0, 180.0, "off the axis"},
+                   text::Unit::none,
+                   "import_angle");
     angle_->setAccessibleName(tr("Angle off the axis, right and up positive"));
-    constexpr int behind = 180;
-    angle_->setRange(-behind, behind);
-    angle_->setSuffix(QStringLiteral("°"));
-    connect(angle_, &QSpinBox::valueChanged, this, &ImportSheet::correct);
     distance_ = field(q::distance, text::Unit::metre, "import_distance");
     drive_ = field(q::voltage.as("drive", "drive, rms"), text::Unit::volt, "import_drive");
     trustedFrom_ = field(q::frequency.as("trusted", "believed from this frequency up"),
@@ -227,7 +223,7 @@ void ImportSheet::build() {
     bar->setContentsMargins(0, 0, 0, 0);
     bar->addWidget(named(tr("for"), driver_, holder));
     bar->addWidget(named(tr("taken"), place_, holder));
-    bar->addWidget(named(tr("angle"), angle_, holder));
+    bar->addWidget(named(tr("angle, °"), angle_, holder));
     bar->addWidget(named(tr("distance"), distance_, holder));
     bar->addWidget(named(tr("drive"), drive_, holder));
     bar->addWidget(named(tr("believed from"), trustedFrom_, holder));
@@ -435,7 +431,7 @@ void ImportSheet::show(int index) {
                             : entry.order.plane == measure::Plane::vertical ? 1
                                                                             : 0);
     angle_->setEnabled(response && entry.order.place == job::MicPlace::farField);
-    angle_->setValue(static_cast<int>(std::lround(entry.order.angle)));
+    angle_->setValue(entry.order.angle);
     distance_->setValue(entry.order.distance);
     drive_->setValue(entry.order.drive);
     common_->setChecked(entry.order.commonTime);
@@ -540,7 +536,7 @@ void ImportSheet::correct() {
                         : place == 3 ? job::MicPlace::nearPort
                                      : job::MicPlace::farField;
     entry.order.plane = place == 1 ? measure::Plane::vertical : measure::Plane::horizontal;
-    if (std::lround(entry.order.angle) != angle_->value()) {
+    if (entry.order.angle != angle_->value()) {
         entry.order.angle = angle_->value();
         entry.nameless = false;
     }

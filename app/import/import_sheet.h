@@ -12,7 +12,6 @@ class QComboBox;
 class QLabel;
 class QListWidget;
 class QPushButton;
-class QSpinBox;
 class QTableWidget;
 
 namespace yf::app {
@@ -70,7 +69,7 @@ private:
     QListWidget* list_{};
     QComboBox* driver_{};
     QComboBox* place_{};
-    QSpinBox* angle_{};
+    QuantityField* angle_{};
     QuantityField* distance_{};
     QuantityField* drive_{};
     QCheckBox* common_{};

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/measure/calibration_panel.h"
 
+#include "app/measure/equipment.h"
 #include "app/plots/plot.h"
-#include "app/settings.h"
 #include "app/theme/theme.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/labels.h"
@@ -195,7 +195,7 @@ void CalibrationPanel::setDevice(const QString& id) {
     tone_.reset();
     told_->clear();
     calibration_ = {};
-    if (const QString kept = settings::calibration(id); !kept.isEmpty()) {
+    if (const QString kept = equipment::calibration(id); !kept.isEmpty()) {
         if (auto read = job::readCalibration(kept.toStdString())) {
             calibration_ = std::move(*read);
         } else {
@@ -256,7 +256,7 @@ void CalibrationPanel::readMicrophone(const QString& path) {
 
 void CalibrationPanel::keep(job::Calibration calibration) {
     calibration_ = std::move(calibration);
-    settings::setCalibration(device_, QString::fromStdString(job::writeCalibration(calibration_)));
+    equipment::setCalibration(device_, QString::fromStdString(job::writeCalibration(calibration_)));
     display();
 }
 

@@ -116,13 +116,13 @@ void DecayPage::again() {
         modes.resize(most);
         std::ranges::sort(modes, {}, &signal::ModeFound::f);
     }
-    told_->setText(
-        modes.empty()
-            ? tr("Nothing rings on that %1 could show.")
-                  .arg(figures(text::printEngineering(length, "s")))
-            : tr("%1 modes ring on; shorter ones than %2 are seen, longer ones hidden by it.")
-                  .arg(modes.size())
-                  .arg(figures(text::printEngineering(length, "s"))));
+    told_->setText(modes.empty()
+                       ? tr("Nothing rings on that %1 could show.")
+                             .arg(figures(text::printEngineering(length, "s")))
+                       : (modes.size() == 1
+                              ? tr("One mode rings on; what lasts longer than the gate is hidden.")
+                              : tr("%1 modes ring on; what lasts longer than the gate is hidden.")
+                                    .arg(modes.size())));
     view_->display(std::move(image), range, periods, std::move(modes));
 }
 

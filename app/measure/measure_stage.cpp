@@ -235,6 +235,11 @@ void MeasureStage::reveal(const QString& order) {
         record_->begin();
         return;
     }
+    if (figure == QLatin1String("calibrations")) {
+        showPage(recordPage);
+        record_->showCalibrations(true);
+        return;
+    }
     for (int page = 0; page < pages_->count(); ++page) {
         if (figure == QLatin1String(pageIds[page])) {
             showPage(page);

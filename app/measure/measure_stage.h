@@ -44,7 +44,8 @@ public:
     void display(const Sight& sight) override;
 
     /// "curves", "record", "time", "decay", "merge", "angles", "parameters", "hand", each perhaps
-    /// with takes to choose behind it ("time:take-17"); "sweep" records. Others lead to the curves.
+    /// with takes to choose behind it ("time:take-17"); "sweep" records, "calibrations" shows what
+    /// is taken off. Others lead to the curves.
     void reveal(const QString& order) override;
 
 protected:

@@ -221,7 +221,7 @@ void MergePage::again() {
         } else {
             made_ = std::move(*made);
             const measure::Merged& m = made_->merged;
-            Stroke near = theme().ways[1];
+            Stroke near = theme().ways[(static_cast<std::size_t>(driver->band) + 1) % 5];
             near.width = 1.2;
             picture.traces << traceOf({QStringLiteral("near"), tr("near, brought over")},
                                       near,

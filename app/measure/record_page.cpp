@@ -2,10 +2,10 @@
 #include "app/measure/record_page.h"
 
 #include "app/measure/calibration_panel.h"
+#include "app/measure/equipment.h"
 #include "app/measure/setup_sketch.h"
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
-#include "app/settings.h"
 #include "app/theme/theme.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
@@ -139,7 +139,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
                      text::Unit::decibel,
                      QStringLiteral("record_highest"),
                      tr("No sweep is played louder than this"),
-                     settings::highestLevel());
+                     equipment::highestLevel());
     mounting_ = combo(QStringLiteral("record_mounting"), tr("How the driver stands"));
     mounting_->addItems(
         {tr("free, nothing around it"), tr("in a closed box"), tr("in a vented box")});
@@ -237,7 +237,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     auto* both = new QHBoxLayout(this);
     both->setContentsMargins(0, 0, 0, 0);
     both->setSpacing(12);
-    both->addLayout(grid, 2);
+    both->addLayout(grid, 3);
     side_ = new QStackedWidget(this);
     side_->addWidget(sweeping);
     side_->addWidget(panel_);
@@ -253,7 +253,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
                           [this](const QString& path) { panel_->readMicrophone(path); });
     });
     connect(highest_, &QuantityField::valueChanged, this, [this](double level) {
-        settings::setHighestLevel(level);
+        equipment::setHighestLevel(level);
         showSafety();
     });
     connect(partner_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
@@ -414,6 +414,8 @@ void RecordPage::fillPartners() {
 }
 
 void RecordPage::showCalibrations(bool shown) {
+    const QSignalBlocker quiet(calibrations_);
+    calibrations_->setChecked(shown);
     panel_->setDevice(device_->currentData().toString());
     side_->setCurrentIndex(shown ? 1 : 0);
 }
@@ -598,7 +600,7 @@ RecordOrder RecordPage::order() const {
 measure::PlayAdvice RecordPage::advice() const {
     const QString device = device_->currentData().toString();
     measure::PlayWish wish{.level = level_->value(),
-                           .highest = settings::highestLevel(),
+                           .highest = equipment::highestLevel(),
                            .near = wanted() == Wanted::nearCone || wanted() == Wanted::nearPort,
                            .fullScaleVoltage = panel_->calibration().fullScaleVoltage};
     if (played_.contains(device)) {
@@ -662,7 +664,7 @@ void RecordPage::start() {
         problem_->setText(tr("■ %1 dB is above the highest level, %2 dB: lower it, or raise "
                              "“Never above” on purpose.")
                               .arg(QLocale().toString(level_->value(), 'f', 1),
-                                   QLocale().toString(settings::highestLevel(), 'f', 1)));
+                                   QLocale().toString(equipment::highestLevel(), 'f', 1)));
         return;
     }
     if (a.raise && !confirmed_) {
@@ -731,7 +733,7 @@ void RecordPage::calibrate(const CalibrationStep& step) {
     constexpr double lowest = 10.0;       // Hz
     constexpr double calibrating = -20.0; // dB
     o.take.recorded.sweep.start = lowest;
-    o.take.recorded.sweep.level = std::min(calibrating, settings::highestLevel());
+    o.take.recorded.sweep.level = std::min(calibrating, equipment::highestLevel());
     o.take.recorded.sweep.silenceAfter = 1.0;
     panel_->setBusy(true);
     sweep_->setEnabled(false);

@@ -37,6 +37,8 @@ public:
     /// As if "Sweep" were pressed.
     void begin() { start(); }
 
+    void showCalibrations(bool shown);
+
     /// Of the simulated bench; 0 in tests.
     void setPace(double pace) { pace_ = pace; }
 
@@ -72,7 +74,6 @@ private:
     void cancel();
     void calibrate(const CalibrationStep& step);
     void showSafety();
-    void showCalibrations(bool shown);
     void fillPartners();
     void keep(bool anyway);
     void showVerdict();

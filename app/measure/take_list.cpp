@@ -8,7 +8,6 @@
 #include "core/text/number.h"
 
 #include <QGridLayout>
-#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -111,7 +110,7 @@ QString howMade(const job::Take& take) {
         lines << where;
     }
     if (!r.samples.empty()) {
-        lines << TakeList::tr("%1, %2 dB, %3 × %4 s")
+        lines << TakeList::tr("%1, %2 dB, %3 × %4 s")
                      .arg(words(r.device),
                           locale.toString(r.sweep.level, 'g', 3),
                           locale.toString(r.sweep.repeats),
@@ -215,10 +214,8 @@ TakeList::TakeList(QWidget* parent) : QWidget(parent) {
     column->addWidget(details_);
     column->addWidget(condition_);
     column->addWidget(note_);
-    auto* buttons = new QHBoxLayout;
-    buttons->addWidget(use_, 3);
-    buttons->addWidget(save_, 2);
-    column->addLayout(buttons);
+    column->addWidget(use_);
+    column->addWidget(save_);
 }
 
 void TakeList::display(const job::Job& job, const std::string& cabinet, const std::string& driver) {

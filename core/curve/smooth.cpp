@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <span>
 
 namespace yf::curve {
 
@@ -15,11 +16,12 @@ constexpr double twoPi = 2.0 * std::numbers::pi;
 constexpr double leastModulus = 1e-300;
 
 /// Integrals of piecewise straight data between any two places, from sums of 1, 2, 4 … segments:
-/// only additions of like-signed neighbours, so nothing cancels.
+/// only additions of like-signed neighbours, so nothing cancels. Places are asked for in rising
+/// order, more or less: each search begins where the last one ended.
 template <class T>
 class Integral {
 public:
-    Integral(std::vector<double> u, std::vector<T> v) : u_(std::move(u)), v_(std::move(v)) {
+    Integral(std::span<const double> u, std::vector<T> v) : u_(u), v_(std::move(v)) {
         std::vector<T> level;
         level.reserve(u_.size());
         for (std::size_t i = 0; i + 1 < u_.size(); ++i) {
@@ -36,31 +38,43 @@ public:
         }
     }
 
-    [[nodiscard]] T at(double place) const {
-        const std::size_t i = segmentOf(place);
-        const double t = (place - u_[i]) / (u_[i + 1] - u_[i]);
-        return v_[i] + t * (v_[i + 1] - v_[i]);
+    [[nodiscard]] T at(double place) {
+        from_ = segmentOf(place, from_);
+        return within(place, from_);
     }
 
-    [[nodiscard]] T mean(double from, double to) const {
+    [[nodiscard]] T mean(double from, double to) {
         if (!(to > from)) {
             return at(from);
         }
-        const std::size_t first = segmentOf(from);
-        const std::size_t last = segmentOf(to);
+        const std::size_t first = from_ = segmentOf(from, from_);
+        const std::size_t last = to_ = segmentOf(to, to_);
+        const T atFrom = within(from, first);
+        const T atTo = within(to, last);
         if (first == last) {
-            return 0.5 * (at(from) + at(to));
+            return 0.5 * (atFrom + atTo);
         }
-        T sum = 0.5 * (at(from) + v_[first + 1]) * (u_[first + 1] - from);
+        T sum = 0.5 * (atFrom + v_[first + 1]) * (u_[first + 1] - from);
         sum += whole(first + 1, last);
-        sum += 0.5 * (v_[last] + at(to)) * (to - u_[last]);
+        sum += 0.5 * (v_[last] + atTo) * (to - u_[last]);
         return sum / (to - from);
     }
 
 private:
-    [[nodiscard]] std::size_t segmentOf(double place) const {
-        const auto above = std::upper_bound(u_.begin() + 1, u_.end() - 1, place);
-        return static_cast<std::size_t>(above - u_.begin()) - 1;
+    [[nodiscard]] T within(double place, std::size_t i) const {
+        const double t = (place - u_[i]) / (u_[i + 1] - u_[i]);
+        return v_[i] + t * (v_[i + 1] - v_[i]);
+    }
+
+    /// The last segment that begins at or before a place.
+    [[nodiscard]] std::size_t segmentOf(double place, std::size_t near) const {
+        while (near > 0 && u_[near] > place) {
+            --near;
+        }
+        while (near + 2 < u_.size() && u_[near + 1] <= place) {
+            ++near;
+        }
+        return near;
     }
 
     /// Segments [begin, end).
@@ -77,9 +91,17 @@ private:
         return sum;
     }
 
-    std::vector<double> u_;
+    std::span<const double> u_;
     std::vector<T> v_;
     std::vector<std::vector<T>> sums_;
+    std::size_t from_{};
+    std::size_t to_{};
+};
+
+/// Logarithms of a curve's frequencies and of those asked for, taken once.
+struct Places {
+    std::vector<double> data;
+    std::vector<double> at;
 };
 
 std::vector<double> logarithms(const Axis& f) {
@@ -92,15 +114,14 @@ std::vector<double> logarithms(const Axis& f) {
 }
 
 template <class T>
-std::vector<T> means(const Curve& curve, std::vector<T> v, double fraction, const Axis& at) {
-    const Integral<T> integral(logarithms(curve.frequencies()), std::move(v));
-    const double low = std::log(curve.frequencies().front());
-    const double high = std::log(curve.frequencies().back());
+std::vector<T> means(const Places& places, std::vector<T> v, double fraction) {
+    Integral<T> integral(places.data, std::move(v));
+    const double low = places.data.front();
+    const double high = places.data.back();
     const double half = std::log(halfBandRatio(fraction));
     std::vector<T> result;
-    result.reserve(at.size());
-    for (const double f : at) {
-        const double u = std::log(f);
+    result.reserve(places.at.size());
+    for (const double u : places.at) {
         const double reach = std::max(0.0, std::min({half, u - low, high - u}));
         result.push_back(integral.mean(u - reach, u + reach));
     }
@@ -108,7 +129,8 @@ std::vector<T> means(const Curve& curve, std::vector<T> v, double fraction, cons
 }
 
 /// Direction of the data at a frequency: unwrapped between neighbours, with the delay out.
-std::vector<double> anglesAt(const Curve& curve, double delay, const Axis& at) {
+std::vector<double>
+anglesAt(const Curve& curve, double delay, const Places& places, const Axis& at) {
     const auto& f = curve.frequencies();
     std::vector<double> angle;
     angle.reserve(f.size());
@@ -117,11 +139,11 @@ std::vector<double> anglesAt(const Curve& curve, double delay, const Axis& at) {
         const double before = i == 0 ? wrapped : angle[i - 1];
         angle.push_back(before + std::remainder(wrapped - before, twoPi));
     }
-    const Integral<double> line(logarithms(f), std::move(angle));
+    Integral<double> line(places.data, std::move(angle));
     std::vector<double> result;
     result.reserve(at.size());
-    for (const double v : at) {
-        result.push_back(line.at(std::log(v)) - twoPi * v * delay);
+    for (std::size_t i = 0; i < at.size(); ++i) {
+        result.push_back(line.at(places.at[i]) - twoPi * at[i] * delay);
     }
     return result;
 }
@@ -149,6 +171,8 @@ std::vector<Complex>
 smoothedAt(const Curve& curve, double fraction, Smoothing mode, double delay, const Axis& at) {
     YF_EXPECT(fraction > 0.0);
     const auto& f = curve.frequencies();
+    Places places{.data = logarithms(f)};
+    places.at = &at == &f ? places.data : logarithms(at);
     std::vector<Complex> result;
     result.reserve(at.size());
     if (mode == Smoothing::complex) {
@@ -157,7 +181,7 @@ smoothedAt(const Curve& curve, double fraction, Smoothing mode, double delay, co
         for (std::size_t i = 0; i < f.size(); ++i) {
             still.push_back(curve.values()[i] * std::polar(1.0, twoPi * f[i] * delay));
         }
-        const auto mean = means(curve, std::move(still), fraction, at);
+        const auto mean = means(places, std::move(still), fraction);
         for (std::size_t i = 0; i < at.size(); ++i) {
             result.push_back(mean[i] * std::polar(1.0, -twoPi * at[i] * delay));
         }
@@ -169,9 +193,9 @@ smoothedAt(const Curve& curve, double fraction, Smoothing mode, double delay, co
         v.push_back(mode == Smoothing::power ? std::norm(value)
                                              : std::log(std::max(std::abs(value), leastModulus)));
     }
-    const auto mean = means(curve, std::move(v), fraction, at);
+    const auto mean = means(places, std::move(v), fraction);
     const auto angle = curve.phase() == Phase::none ? std::vector<double>(at.size(), 0.0)
-                                                    : anglesAt(curve, delay, at);
+                                                    : anglesAt(curve, delay, places, at);
     for (std::size_t i = 0; i < at.size(); ++i) {
         const double size = mode == Smoothing::power ? std::sqrt(mean[i]) : std::exp(mean[i]);
         result.push_back(std::polar(size, angle[i]));

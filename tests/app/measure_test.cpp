@@ -411,7 +411,7 @@ TEST_F(MeasureTest, anglesAreShownAndASetOfFilesIsOpened) {
     EXPECT_NE(list->item(3)->text().indexOf(QStringLiteral("20° up")), -1);
     EXPECT_NE(list->item(4)->text().indexOf(QStringLiteral("no angle")), -1);
     list->setCurrentRow(4);
-    find<QSpinBox>("import_angle")->setValue(60);
+    write("import_angle", "60");
     EXPECT_EQ(list->item(4)->text().indexOf(QStringLiteral("no angle")), -1);
     const std::size_t before = job().takes.size();
     click(find<QPushButton>("import_take"));

@@ -203,7 +203,11 @@ TEST_F(RealSound, aFlatPathIsFlatAndItsDelayConstant) {
     const auto sweep = signal::makeSweep(plan).value();
     double delay = 0.0;
     for (int run = 0; run < 3; ++run) {
-        const SoundCaught caught = sweepThrough(*device, sweep);
+        // A busy machine loses samples, says so, and is asked again, as a person would.
+        SoundCaught caught = sweepThrough(*device, sweep);
+        for (int again = 0; again < 3 && caught.lossFlagged; ++again) {
+            caught = sweepThrough(*device, sweep);
+        }
         ASSERT_EQ(caught.inputs.size(), 2U);
         ASSERT_EQ(caught.inputs[0].size(), sweep.total());
         EXPECT_FALSE(caught.lossFlagged);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/support/demo_job.h"
 
+#include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "demo/projection_room.h"
 
@@ -15,6 +16,21 @@ const job::History& demoHistory() {
         return made.value();
     }();
     return history;
+}
+
+const job::Record& hallRecord() {
+    static const job::Record record = [] {
+        auto store = job::store::Store::openForReading(hallFile());
+        EXPECT_TRUE(store.ok()) << (store.ok() ? "" : text::sentence(store.error()));
+        auto loaded = store->load();
+        EXPECT_TRUE(loaded.ok()) << (loaded.ok() ? "" : text::sentence(loaded.error()));
+        return loaded.value();
+    }();
+    return record;
+}
+
+std::string hallFile() {
+    return YF_HALL_FILE;
 }
 
 job::Job edited(const job::Job& job, const job::Edit& edit) {

@@ -1,7 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/history.h"
+#include "core/job/record.h"
+
+#include <string>
 
 namespace yf::test {
 
@@ -12,7 +14,18 @@ namespace yf::test {
     return demoHistory().job();
 }
 
-/// Its only cabinet.
+/// The hall's demo job as a file made when the tests were built: recording it anew takes seconds,
+/// and hundreds of tests want it.
+[[nodiscard]] const job::Record& hallRecord();
+
+[[nodiscard]] inline const job::Job& hallJob() {
+    return hallRecord().job();
+}
+
+/// The path of that file; not to be written to.
+[[nodiscard]] std::string hallFile();
+
+/// The only cabinet of the projection room.
 [[nodiscard]] inline const job::Cabinet& demoCabinet() {
     return demoJob().cabinets.front();
 }

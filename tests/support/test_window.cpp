@@ -6,7 +6,6 @@
 #include "app/widgets/notice.h"
 #include "cli/verb.h"
 #include "core/job/store/store.h"
-#include "demo/lantern_hall.h"
 #include "tests/support/demo_job.h"
 
 #include <QApplication>
@@ -16,6 +15,8 @@
 #include <QTest>
 #include <QUrl>
 #include <QWheelEvent>
+
+#include <filesystem>
 
 namespace yf::test {
 
@@ -116,9 +117,7 @@ std::string WindowTest::figureByCommandLine(const std::string& figure) {
 
 void HallTest::SetUp() {
     path = folder.path("hall.yfjob");
-    const auto record = demo::lanternHall(demo::hallTables());
-    ASSERT_TRUE(record.ok());
-    ASSERT_TRUE(job::store::Store::create(path, *record).ok());
+    std::filesystem::copy_file(hallFile(), path);
     openWindow();
 }
 

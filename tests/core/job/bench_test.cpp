@@ -9,7 +9,7 @@
 #include "core/job/record.h"
 #include "core/network/circuit.h"
 #include "core/text/sentence.h"
-#include "demo/lantern_hall.h"
+#include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
 
@@ -26,7 +26,7 @@ using job::BenchReading;
 using job::Job;
 
 const Job& hall() {
-    static const Job job = demo::lanternHall(demo::hallTables())->job();
+    static const Job job = hallJob();
     return job;
 }
 

@@ -5,7 +5,6 @@
 #include "core/report/finding_text.h"
 #include "core/speaker/crossover.h"
 #include "demo/drivers.h"
-#include "demo/lantern_hall.h"
 #include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
@@ -21,7 +20,7 @@ namespace {
 using speaker::Finding;
 
 const job::Record& hall() {
-    static const job::Record record = demo::lanternHall(demo::hallTables()).value();
+    static const job::Record record = hallRecord();
     return record;
 }
 

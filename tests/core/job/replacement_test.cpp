@@ -6,7 +6,6 @@
 #include "core/job/replacement.h"
 #include "core/text/fields.h"
 #include "core/text/sentence.h"
-#include "demo/lantern_hall.h"
 #include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
@@ -21,7 +20,7 @@ using driver::Library;
 using job::FigureSource;
 
 const job::Job& hall() {
-    static const job::Job job = demo::lanternHall(demo::hallTables())->job();
+    static const job::Job job = test::hallJob();
     return job;
 }
 

@@ -12,6 +12,7 @@
 #include "core/quantity/level.h"
 #include "core/sim/sound_bench.h"
 #include "demo/lantern_hall.h"
+#include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
 
@@ -27,7 +28,7 @@ using curve::Complex;
 constexpr double pi = std::numbers::pi;
 
 const Job& hall() {
-    static const Job job = demo::lanternHall(demo::hallTables())->job();
+    static const Job job = test::hallJob();
     return job;
 }
 
@@ -73,6 +74,13 @@ signal::Recording wired(const H& h, const signal::SweepPlan& plan, int seed = 1)
 }
 
 } // namespace
+
+// Recorded on all cores at once, in whatever order they finish.
+TEST(HallJob, isTheSameHoweverItIsMade) {
+    const auto made = demo::lanternHall(demo::hallTables());
+    ASSERT_TRUE(made.ok());
+    EXPECT_EQ(made->job(), hall());
+}
 
 TEST(ExportTake, tableAndJsonReadBackAsTheyWere) {
     const Take& take = recorded("left-sorrel", TakeKind::response);
