@@ -27,18 +27,17 @@ struct Settled {
     std::vector<double> covariance; ///< of those that moved, row by row; empty: none did
     std::vector<double> robust;
     std::vector<curve::Complex> errors;
-    double scale{/// Between two of the parameters, frozen ones left out.
-                 [[nodiscard]] double covarianceOf(std::size_t i, std::size_t k)
-                     const {const auto n =
-                                static_cast<std::size_t>(std::lround(std::sqrt(covariance.size())));
-    return covariance.at(i * n + k);
-}
-}; // namespace yf::driver
+    double scale{};
+    double bic{};
+    double rms{};
 
-double bic{};
-double rms{};
-}
-;
+    /// Between two of the parameters, frozen ones left out.
+    [[nodiscard]] double covarianceOf(std::size_t i, std::size_t k) const {
+        const auto n = static_cast<std::size_t>(
+            std::lround(std::sqrt(static_cast<double>(covariance.size()))));
+        return covariance.at(i * n + k);
+    }
+};
 
 /// Errors of every point under a model.
 [[nodiscard]] std::vector<curve::Complex>
