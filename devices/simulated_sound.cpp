@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/sim/trouble.h"
 #include "devices/sound.h"
 
 #include <algorithm>
@@ -15,10 +16,27 @@ public:
     Simulated(sim::SoundBench bench, Wired wired, double pace, double figure)
         : bench_(std::move(bench)), wired_(wired), pace_(pace), figure_(figure) {}
 
+    /// With something wrong in it.
+    void trouble(int seed) {
+        seed_ = seed;
+        trouble_ = static_cast<sim::Trouble>(seed % sim::troubleCount);
+        port_.id = troubleId;
+        port_.name = "Simulated bench with a trouble";
+    }
+
     [[nodiscard]] const SoundPort& port() const override { return port_; }
 
     [[nodiscard]] Result<SoundCaught> run(const SoundOrder& order, SoundWatch& watch) override {
-        const sim::Heard heard = hear(order);
+        const double duration = static_cast<double>(order.play.size()) / order.rate;
+        const sim::Chain usual = bench_.chain;
+        if (trouble_) {
+            bench_.chain = sim::troubled(usual, *trouble_, duration);
+        }
+        sim::Heard heard = hear(order);
+        bench_.chain = usual;
+        if (trouble_) {
+            sim::befall(heard, *trouble_, seed_);
+        }
         const std::size_t came = played(heard, order.rate, watch);
         SoundCaught caught{.rate = order.rate, .cut = came < heard.measured.size()};
         for (const int input : order.inputs) {
@@ -85,6 +103,8 @@ private:
     Wired wired_;
     double pace_;
     double figure_;
+    std::optional<sim::Trouble> trouble_;
+    int seed_{};
     SoundPort port_{simulatedPort()};
 };
 
@@ -102,6 +122,13 @@ SoundPort simulatedPort() {
 std::unique_ptr<SoundDevice>
 simulatedSound(sim::SoundBench bench, Wired wired, double pace, double figure) {
     return std::make_unique<Simulated>(std::move(bench), wired, pace, figure);
+}
+
+std::unique_ptr<SoundDevice>
+troubledSound(sim::SoundBench bench, Wired wired, double pace, int seed) {
+    auto device = std::make_unique<Simulated>(std::move(bench), wired, pace, 0.0);
+    device->trouble(seed);
+    return device;
 }
 
 } // namespace yf::devices

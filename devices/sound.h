@@ -69,6 +69,9 @@ public:
 /// Id of the simulated bench.
 inline constexpr const char* simulatedId = "simulated";
 
+/// The same with something wrong in each recording, another thing each time: to learn from.
+inline constexpr const char* troubleId = "simulated-trouble";
+
 /// What is wired to the simulated bench's inputs.
 enum class Wired { microphone, jig, loop, jigOpen, jigShort, jigLoad, calibrator };
 
@@ -76,6 +79,10 @@ enum class Wired { microphone, jig, loop, jigOpen, jigShort, jigLoad, calibrator
 /// 0: at once. `figure`: Ω of the load, or dB of the calibrator, where one is wired.
 [[nodiscard]] std::unique_ptr<SoundDevice>
 simulatedSound(sim::SoundBench bench, Wired wired, double pace, double figure = 0.0);
+
+/// Something goes wrong in its recording. `seed`: what, and how.
+[[nodiscard]] std::unique_ptr<SoundDevice>
+troubledSound(sim::SoundBench bench, Wired wired, double pace, int seed);
 
 [[nodiscard]] SoundPort simulatedPort();
 

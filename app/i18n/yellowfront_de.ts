@@ -6637,6 +6637,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>▲ The losses in the box are high: a leak, or filling.</source>
         <translation>▲ Die Verluste in der Box sind hoch: ein Leck oder Füllung.</translation>
     </message>
+    <message>
+        <source>95 % limits</source>
+        <translation>95-%-Grenzen</translation>
+    </message>
+    <message>
+        <source>Also tried: %1. The simplest of those that are about as good was taken.</source>
+        <translation>Auch versucht: %1. Genommen wurde die einfachste derer, die etwa gleich gut sind.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::PartTile</name>
@@ -7434,6 +7442,18 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>in a second, loud …</source>
         <translation>in einer Sekunde, laut …</translation>
+    </message>
+    <message>
+        <source>Listen</source>
+        <translation>Horchen</translation>
+    </message>
+    <message>
+        <source>Plays nothing; the bars show what comes in, for a minute or until stopped.</source>
+        <translation>Spielt nichts; die Balken zeigen, was hereinkommt, eine Minute lang oder bis zum Abbruch.</translation>
+    </message>
+    <message>
+        <source>Simulated bench with a trouble</source>
+        <translation>Simulierter Messplatz mit einer Störung</translation>
     </message>
 </context>
 <context>

@@ -55,6 +55,25 @@ QString coilWords(driver::InductanceModel model) {
     return {};
 }
 
+/// 95 % limits of a measured impedance, as two faint lines about it.
+QVector<Trace> bandOf(const driver::JigTake& jig) {
+    constexpr double k = 1.96;
+    QVector<Trace> both;
+    for (const double side : {-k, k}) {
+        Trace line{.id = side < 0.0 ? QStringLiteral("least") : QStringLiteral("most"),
+                   .label = side < 0.0 ? ParametersPage::tr("95 % limits") : QString(),
+                   .stroke = theme().ghost,
+                   .read = false};
+        line.stroke.width = 0.8;
+        for (std::size_t i = 0; i < jig.impedance.size(); ++i) {
+            line.frequencies << jig.impedance.frequencies()[i];
+            line.values << std::abs(jig.impedance.values()[i]) * (1.0 + side * jig.u[i]);
+        }
+        both << line;
+    }
+    return both;
+}
+
 std::optional<double> printedOf(const driver::Part& sheet, const QString& symbol) {
     if (symbol == QStringLiteral("fs")) {
         return sheet.model.fs;
@@ -223,6 +242,9 @@ void ParametersPage::again() {
                                   *take_->curve,
                                   Shown::modulus)};
         const auto works = works_->of(*take_);
+        if (works && works->made && works->made->jig) {
+            picture.traces << bandOf(*works->made->jig);
+        }
         if (!works) {
             told = tr("working …");
         } else if (!works->fit) {
@@ -247,23 +269,27 @@ void ParametersPage::again() {
         const job::Driver* driver = job::findDriver(sight_.shown().job, sight_.driver);
 
         struct Row {
-            const char* symbol;
+            std::string_view symbol;
             double value;
             double u;
-            const char* unit;
+            std::string unit;
         };
 
-        const Row rows[] = {{"Re", fit.model.Re, fit.u.Re, "Ω"},
-                            {"fs", fit.model.fs, fit.u.fs, "Hz"},
-                            {"Qms", fit.model.Qms, fit.u.Qms, ""},
-                            {"Qes", fit.model.Qes, fit.u.Qes, ""},
-                            {"Qts", fit.Qts, fit.u.Qts, ""}};
+        std::vector<Row> rows{{"Re", fit.model.Re, fit.u.Re, "Ω"},
+                              {"fs", fit.model.fs, fit.u.fs, "Hz"},
+                              {"Qms", fit.model.Qms, fit.u.Qms, ""},
+                              {"Qes", fit.model.Qes, fit.u.Qes, ""},
+                              {"Qts", fit.Qts, fit.u.Qts, ""}};
+        for (const driver::CoilFigure& f : driver::coilFigures(fit)) {
+            rows.push_back({f.symbol, f.value, f.u.value_or(0.0), std::string(f.unit)});
+        }
         for (const Row& row : rows) {
             const int at = table_->rowCount();
             table_->insertRow(at);
-            const QString symbol = QString::fromLatin1(row.symbol);
+            const QString symbol = words(row.symbol);
             table_->setItem(at, 0, new QTableWidgetItem(symbol));
-            table_->setItem(at, 1, new QTableWidgetItem(withLimits(row.value, row.u, row.unit)));
+            table_->setItem(
+                at, 1, new QTableWidgetItem(withLimits(row.value, row.u, row.unit.c_str())));
             const auto printed =
                 driver == nullptr ? std::nullopt : printedOf(driver->sheet, symbol);
             QString beside = QStringLiteral("–");
@@ -272,7 +298,7 @@ void ParametersPage::again() {
                 constexpr double usual = 0.2; // production spreads by about that much
                 beside = QStringLiteral("%1%2").arg(std::abs(apart) > usual ? QStringLiteral("▲ ")
                                                                             : QString(),
-                                                    plainOrPrefixed(*printed, row.unit, 3));
+                                                    plainOrPrefixed(*printed, row.unit.c_str(), 3));
             }
             table_->setItem(at, 2, new QTableWidgetItem(beside));
         }
@@ -288,6 +314,19 @@ void ParametersPage::again() {
                             .arg(figures(text::printSignificant(100.0 * t.rms, 2)));
             }
         }
+        QStringList others;
+        for (const driver::ModelTried& t : fit.tried) {
+            if (t.model != best.model && t.model != driver::InductanceModel::ideal) {
+                others << QStringLiteral("%1 %2\u202F%")
+                              .arg(coilWords(t.model),
+                                   figures(text::printSignificant(100.0 * t.rms, 2)));
+            }
+        }
+        told_->setToolTip(
+            others.isEmpty()
+                ? QString()
+                : tr("Also tried: %1. The simplest of those that are about as good was taken.")
+                      .arg(others.join(QStringLiteral(", "))));
         if (fit.box) {
             said << tr("Box: tuned to %1, α %2, QL %3.")
                         .arg(figures(text::printEngineering(fit.box->fb, "Hz")),

@@ -149,6 +149,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     calibrations_->setObjectName(QStringLiteral("record_calibrations"));
     calibrations_->setText(tr("Calibrations"));
     calibrations_->setCheckable(true);
+    calibrations_->setProperty("chip", true);
     calibrations_->setToolTip(tr("Microphone, sound card, jig, absolute level of this device."));
     panel_ = new CalibrationPanel(this);
     microphone_ = combo(QStringLiteral("record_measured_input"), tr("Measured input"));
@@ -170,6 +171,9 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
         return b;
     };
     sweep_ = button(tr("Sweep"), QStringLiteral("record_sweep"));
+    listen_ = button(tr("Listen"), QStringLiteral("record_listen"));
+    listen_->setToolTip(tr("Plays nothing; the bars show what comes in, for a minute or until "
+                           "stopped."));
     cancel_ = button(tr("Cancel"), QStringLiteral("record_cancel"));
     cancel_->setEnabled(false);
     keep_ = button(tr("Keep"), QStringLiteral("record_keep"));
@@ -222,6 +226,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     right->addWidget(bars_);
     auto* go = new QHBoxLayout;
     go->addWidget(sweep_);
+    go->addWidget(listen_);
     go->addWidget(progress_, 1);
     go->addWidget(remaining_);
     go->addWidget(cancel_);
@@ -259,6 +264,10 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(partner_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
 
     connect(sweep_, &QPushButton::clicked, this, &RecordPage::start);
+    connect(listen_, &QPushButton::clicked, this, [this] {
+        bars_->clear();
+        calibrate({.kind = CalibrationStep::Kind::listen});
+    });
     connect(cancel_, &QPushButton::clicked, this, &RecordPage::cancel);
     auto* escape = new QShortcut(QKeySequence(Qt::Key_Escape), this);
     escape->setContext(Qt::WidgetWithChildrenShortcut);
@@ -312,6 +321,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(recorder_, &Recorder::judging, this, [this] { remaining_->setText(tr("judging …")); });
     const auto ended = [this] {
         sweep_->setEnabled(true);
+        listen_->setEnabled(true);
         panel_->setBusy(false);
         cancel_->setEnabled(false);
         progress_->setValue(0);
@@ -351,10 +361,12 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     });
     connect(recorder_, &Recorder::cancelled, this, [this, ended] {
         ended();
-        problem_->setText(tr("Stopped; nothing was kept."));
+        problem_->setText(listening_ ? QString() : tr("Stopped; nothing was kept."));
+        listening_ = false;
         Q_EMIT recorded();
     });
     device_->addItem(tr("Simulated bench"), QString::fromLatin1(devices::simulatedId));
+    device_->addItem(tr("Simulated bench with a trouble"), QString::fromLatin1(devices::troubleId));
     fillDevices();
     wanted_->setCurrentIndex(static_cast<int>(Wanted::axis));
     wantedChanged();
@@ -597,6 +609,11 @@ RecordOrder RecordPage::order() const {
     return o;
 }
 
+bool RecordPage::simulated() const {
+    const QString id = device_->currentData().toString();
+    return id == QLatin1String(devices::simulatedId) || id == QLatin1String(devices::troubleId);
+}
+
 measure::PlayAdvice RecordPage::advice() const {
     const QString device = device_->currentData().toString();
     measure::PlayWish wish{.level = level_->value(),
@@ -605,7 +622,7 @@ measure::PlayAdvice RecordPage::advice() const {
                            .fullScaleVoltage = panel_->calibration().fullScaleVoltage};
     if (played_.contains(device)) {
         wish.before = played_[device];
-    } else if (device == QLatin1String(devices::simulatedId)) {
+    } else if (simulated()) {
         wish.before = 0.0; // nobody's ears, nobody's driver
     }
     const job::Driver* driver =
@@ -674,8 +691,7 @@ void RecordPage::start() {
         return;
     }
     confirmed_ = false;
-    if (a.countdown && !a.softFirst &&
-        device_->currentData() != QLatin1String(devices::simulatedId)) {
+    if (a.countdown && !a.softFirst && !simulated()) {
         constexpr int warning = 1000; // ms
         sweep_->setEnabled(false);
         remaining_->setText(wanted() == Wanted::nearCone || wanted() == Wanted::nearPort
@@ -706,12 +722,14 @@ void RecordPage::play(bool softFirst) {
     showVerdict();
     bars_->clear();
     sweep_->setEnabled(false);
+    listen_->setEnabled(false);
     panel_->setBusy(true);
     cancel_->setEnabled(true);
     cancel_->setFocus();
     since_.start();
     RecordOrder o = order();
     o.softFirst = softFirst;
+    o.trouble = trouble_++;
     played_[device_->currentData().toString()] =
         softFirst ? std::max(measure::firstPlayLevel, level_->value()) : level_->value();
     recorder_->start(sight_.present->job, o);
@@ -726,8 +744,9 @@ void RecordPage::calibrate(const CalibrationStep& step) {
     o.step = step;
     o.step->sense = sense_->value();
     using Kind = CalibrationStep::Kind;
-    const bool jig =
-        step.kind == Kind::jigOpen || step.kind == Kind::jigShort || step.kind == Kind::jigLoad;
+    listening_ = step.kind == Kind::listen;
+    const bool jig = (listening_ && impedanceWanted()) || step.kind == Kind::jigOpen ||
+                     step.kind == Kind::jigShort || step.kind == Kind::jigLoad;
     o.take.kind = jig ? job::TakeKind::impedance : job::TakeKind::response;
     // A jig and a loop bear the whole band, whatever the driver chosen does.
     constexpr double lowest = 10.0;       // Hz
@@ -737,7 +756,9 @@ void RecordPage::calibrate(const CalibrationStep& step) {
     o.take.recorded.sweep.silenceAfter = 1.0;
     panel_->setBusy(true);
     sweep_->setEnabled(false);
+    listen_->setEnabled(false);
     cancel_->setEnabled(true);
+    cancel_->setFocus();
     since_.start();
     recorder_->start(sight_.present->job, o);
 }

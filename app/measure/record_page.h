@@ -79,6 +79,7 @@ private:
     void showVerdict();
     void guide();
     [[nodiscard]] bool tweeter() const;
+    [[nodiscard]] bool simulated() const;
     [[nodiscard]] bool impedanceWanted() const;
     [[nodiscard]] measure::PlayAdvice advice() const;
 
@@ -91,6 +92,8 @@ private:
     QElapsedTimer since_;
     QHash<QString, double> played_; ///< level of the last play on a device, dB
     QTimer* countdown_{};           ///< a second's warning
+    bool listening_{};              ///< nothing is played, nothing is kept
+    int trouble_{};                 ///< the next one of the bench that has some
     bool confirmed_{};              ///< the raise was agreed to
     QComboBox* device_{};
     QComboBox* wanted_{};
@@ -120,6 +123,7 @@ private:
     QProgressBar* progress_{};
     QLabel* remaining_{};
     QPushButton* sweep_{};
+    QPushButton* listen_{};
     QPushButton* cancel_{};
     QLabel* verdict_{};
     QPushButton* keep_{};

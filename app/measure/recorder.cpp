@@ -42,6 +42,9 @@ devices::Wired wiredFor(const RecordOrder& order) {
         return devices::Wired::jigLoad;
     case CalibrationStep::Kind::calibrator:
         return devices::Wired::calibrator;
+    case CalibrationStep::Kind::listen:
+        return order.take.kind == job::TakeKind::impedance ? devices::Wired::jig
+                                                           : devices::Wired::microphone;
     default:
         return devices::Wired::loop;
     }
@@ -50,7 +53,8 @@ devices::Wired wiredFor(const RecordOrder& order) {
 /// Opens what was chosen; the simulated bench tells what it knows of itself.
 Result<std::unique_ptr<devices::SoundDevice>>
 openFor(const job::Job& job, const RecordOrder& order, job::Recorded& recorded) {
-    if (order.device != devices::simulatedId) {
+    const bool troubled = order.device == devices::troubleId;
+    if (order.device != devices::simulatedId && !troubled) {
         return devices::openSound(order.device);
     }
     YF_TRY(bench, sim::soundBench(job, order.view));
@@ -63,13 +67,16 @@ openFor(const job::Job& job, const RecordOrder& order, job::Recorded& recorded) 
         recorded.fullScalePressure = recorded.fullScalePressure.value_or(bench.fullScalePressure);
         recorded.fullScaleVoltage = recorded.fullScaleVoltage.value_or(bench.fullScaleVoltage);
     }
+    if (troubled && !order.step) {
+        return devices::troubledSound(std::move(bench), wiredFor(order), order.pace, order.trouble);
+    }
     return devices::simulatedSound(
         std::move(bench), wiredFor(order), order.pace, order.step ? order.step->figure : 0.0);
 }
 
 /// A steady tone between fades, or silence for a calibrator.
 std::vector<double> steadySignal(CalibrationStep::Kind kind, double rate) {
-    constexpr double seconds = 4.0;
+    const double seconds = kind == CalibrationStep::Kind::listen ? 60.0 : 4.0;
     constexpr double fade = 0.1;
     std::vector<double> play(static_cast<std::size_t>(seconds * rate));
     if (kind == CalibrationStep::Kind::tone) {
@@ -117,7 +124,8 @@ calibrateNow(devices::SoundDevice& device, const RecordOrder& order, devices::So
     using Kind = CalibrationStep::Kind;
     const CalibrationStep& step = *order.step;
     const signal::SweepPlan& plan = order.take.recorded.sweep;
-    const bool steady = step.kind == Kind::calibrator || step.kind == Kind::tone;
+    const bool listening = step.kind == Kind::listen;
+    const bool steady = step.kind == Kind::calibrator || step.kind == Kind::tone || listening;
     auto sweep = signal::makeSweep(plan);
     if (!sweep) {
         return told(sweep.error());
@@ -134,6 +142,9 @@ calibrateNow(devices::SoundDevice& device, const RecordOrder& order, devices::So
         return {.cut = true};
     }
     const signal::Recording& recording = (*played)->recording;
+    if (listening) {
+        return {.cut = true}; // nothing is kept of it
+    }
     if (step.kind == Kind::tone) {
         return {.calibration = std::make_shared<const job::Calibration>(order.calibration),
                 .tone = std::make_shared<const signal::Recording>(recording)};

@@ -15,7 +15,7 @@ namespace yf::app {
 
 /// A calibration to be recorded.
 struct CalibrationStep {
-    enum class Kind { card, jigOpen, jigShort, jigLoad, calibrator, tone };
+    enum class Kind { card, jigOpen, jigShort, jigLoad, calibrator, tone, listen };
     Kind kind{};
     double figure{}; ///< Ω of the load, dB of the calibrator
     double sense{};  ///< Ω, of the jig
@@ -36,6 +36,7 @@ struct RecordOrder {
     double pace{4.0};                    ///< of the simulated bench: times faster than real time
     job::Calibration calibration;        ///< of this device
     std::optional<CalibrationStep> step; ///< in place of a take
+    int trouble{};                       ///< which, on the simulated bench that has some
     bool softFirst{};                    ///< a short sweep at −40 dB goes first
 };
 

@@ -319,6 +319,9 @@ private:
                                       [&](const ModelTried& t) { return t.model == best.model; });
         const Settled& s = settled.at(best.model);
         putCoil(result.model, best.model, s.p.data() + motional);
+        for (std::size_t i = 0; i < static_cast<std::size_t>(coilParameters(best.model)); ++i) {
+            result.coilU.push_back(std::sqrt(std::max(s.covarianceOf(i, i), 0.0)));
+        }
         result.rms = s.rms;
         result.residuals = s.errors;
         for (std::size_t i = 0; i < s.robust.size(); ++i) {
@@ -369,6 +372,36 @@ private:
 
 std::string_view inductanceName(InductanceModel model) {
     return modelNames.at(static_cast<std::size_t>(model));
+}
+
+std::vector<CoilFigure> coilFigures(const FitResult& fit) {
+    const ImpedanceModel& m = fit.model;
+    std::vector<CoilFigure> figures;
+    const auto add = [&](const char* symbol,
+                         const char* key,
+                         const char* unit,
+                         const std::optional<double>& value) {
+        if (!value) {
+            return;
+        }
+        CoilFigure figure{symbol, key, unit, *value, std::nullopt};
+        if (figures.size() < fit.coilU.size()) {
+            // All are fitted as logarithms but the exponent, which stands for itself.
+            const double u = fit.coilU[figures.size()];
+            figure.u = figure.symbol == "n" ? u / *value : u;
+        }
+        figures.push_back(figure);
+    };
+    // In the order of log_impedance.h.
+    add("Leb", "Leb_h", "H", m.Leb);
+    add("Le", "Le_h", "H", m.Le);
+    add("K", "leach_k", "", m.leachK);
+    add("n", "leach_n", "", m.leachN);
+    add("L2", "L2_h", "H", m.L2);
+    add("R2", "R2_ohm", "Ω", m.R2);
+    add("Ke", "Ke", "", m.Ke);
+    add("Rss", "Rss_ohm", "Ω", m.Rss);
+    return figures;
 }
 
 std::vector<Complex>

@@ -6,6 +6,7 @@
 
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 namespace yf::driver {
@@ -53,6 +54,8 @@ struct FitResult {
     ImpedanceModel model; ///< Re, fs, Qms, Qes and the coil
     double Qts{};
     FitUncertainty u;
+    std::vector<double>
+        coilU; ///< of the coil's values in coilFigures' order; the exponent's as such
     std::optional<BoxSeen> box;
     double rms{};                 ///< relative, outliers left out
     std::vector<double> outliers; ///< Hz
@@ -74,6 +77,18 @@ struct FitResult {
 /// Fails with words for a person: fewer than 6 points; no peak of 10 % prominence; the band ends
 /// before the upper flank; Zmax/Re below 1.3.
 [[nodiscard]] Result<FitResult> fitImpedance(const FitOrder& order);
+
+/// One value of a coil's description.
+struct CoilFigure {
+    std::string_view symbol; ///< "Le", "n"
+    std::string_view key;    ///< of the command line, "Le_h"
+    std::string_view unit;   ///< "H", "Ω", or nothing
+    double value{};
+    std::optional<double> u; ///< standard uncertainty, share
+};
+
+/// Those of the chosen description, with what scatter makes of them while Re, fs and Q stand.
+[[nodiscard]] std::vector<CoilFigure> coilFigures(const FitResult& fit);
 
 /// Impedance of driver and vented box: the free-air formula with (Re/Qes)/(z_m + z_box).
 [[nodiscard]] std::vector<curve::Complex>

@@ -45,19 +45,14 @@ text::Value FitAnswer::write() const {
         {"Qes_u_pct", 100.0 * fit.u.Qes},
         {"Qts_u_pct", 100.0 * fit.u.Qts},
         {"inductance_model", inductanceName(m.inductance.value_or(InductanceModel::none))}};
-    const std::pair<const char*, const std::optional<double>*> coil[] = {{"Le_h", &m.Le},
-                                                                         {"leach_k", &m.leachK},
-                                                                         {"leach_n", &m.leachN},
-                                                                         {"L2_h", &m.L2},
-                                                                         {"R2_ohm", &m.R2},
-                                                                         {"Leb_h", &m.Leb},
-                                                                         {"Ke", &m.Ke},
-                                                                         {"Rss_ohm", &m.Rss}};
-    for (const auto& [key, value] : coil) {
-        if (*value) {
-            out.push_back({key, **value});
+    std::vector<double> coilU;
+    for (const CoilFigure& figure : coilFigures(fit)) {
+        out.push_back({std::string(figure.key), figure.value});
+        if (figure.u) {
+            coilU.push_back(100.0 * *figure.u);
         }
     }
+    out.push_back({"coil_u_pct", coilU});
     if (fit.box) {
         out.push_back({"alpha", fit.box->alpha});
         out.push_back({"fb_hz", fit.box->fb});

@@ -34,7 +34,7 @@ public:
         evaluate(task_.form, p_.data(), points.f, Z_, J == nullptr ? nullptr : &slopes_);
         for (std::size_t i = 0; i < points.f.size(); ++i) {
             const Complex e = errorOf(points.Z[i], Z_[i], points.phase);
-            const double m = std::abs(e);
+            const double m = std::sqrt(std::norm(e));
             double scale = points.weight[i];
             double bend = 0.0; // how the scale turns with |e|, over |e|
             if (task_.robust != nullptr) {

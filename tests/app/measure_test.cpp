@@ -4,6 +4,7 @@
 #include "app/measure/decay_view.h"
 #include "app/measure/gate_view.h"
 #include "app/measure/record_page.h"
+#include "app/measure/setup_sketch.h"
 #include "app/measure/take_list.h"
 #include "app/plots/plot.h"
 #include "app/widgets/quantity_field.h"
@@ -136,11 +137,15 @@ TEST_F(MeasureTest, anImpedanceIsRecordedAndItsParametersTold) {
     settle();
     page("parameters");
     auto* table = find<QTableWidget>("parameters_table");
-    ASSERT_TRUE(QTest::qWaitFor([&] { return table->rowCount() == 5; }, 10000));
+    ASSERT_TRUE(QTest::qWaitFor([&] { return table->rowCount() > 5; }, 10000));
     EXPECT_EQ(table->item(0, 0)->text(), QStringLiteral("Re"));
     EXPECT_NE(table->item(1, 1)->text().indexOf(QStringLiteral("±")), -1);
+    EXPECT_EQ(table->item(5, 0)->text(), QStringLiteral("Le")) << "the coil's own values";
+    EXPECT_NE(table->item(5, 1)->text().indexOf(QStringLiteral("±")), -1);
+    EXPECT_NE(plot("parameters_plot")->trace(QStringLiteral("most")), nullptr) << "limits";
     EXPECT_NE(find<QLabel>("parameters_told")->text().indexOf(QStringLiteral("plain inductor")),
               -1);
+    EXPECT_FALSE(find<QLabel>("parameters_told")->toolTip().isEmpty()) << "what else was tried";
     EXPECT_NE(find<QLabel>("parameters_band")->text().indexOf(QStringLiteral("resonance")), -1);
     // Vas by a mass, once area, mass and the lowered resonance are there; nonsense is said.
     write("parameters_Sd", "82");
@@ -501,6 +506,49 @@ TEST_F(MeasureTest, theUsableBandIsOnTheFrontAndOfferedToTheNetwork) {
     EXPECT_NE(after, before);
     EXPECT_GT(after, 500.0);
     EXPECT_LT(after, 6000.0);
+}
+
+TEST_F(MeasureTest, listeningMovesTheBarsAndKeepsNothing) {
+    page("record");
+    find<app::RecordPage>("record_page")->setPace(1.0);
+    click(find<QPushButton>("record_listen"));
+    EXPECT_FALSE(find<QPushButton>("record_sweep")->isEnabled());
+    auto* bars = window->findChild<app::LevelBars*>();
+    ASSERT_NE(bars, nullptr);
+    ASSERT_TRUE(QTest::qWaitFor([&] { return bars->held(0) > -89.0; }, 5000)) << "noise is heard";
+    EXPECT_LT(bars->held(0), -50.0) << "and nothing was played";
+    press(Qt::Key_Escape);
+    ASSERT_TRUE(
+        QTest::qWaitFor([&] { return find<QPushButton>("record_sweep")->isEnabled(); }, 3000));
+    EXPECT_EQ(find<QLabel>("record_problem")->text(), QString());
+    EXPECT_FALSE(find<QPushButton>("record_keep")->isVisible());
+}
+
+TEST_F(MeasureTest, aBadTakeSaysWhatToChangeAndIsKeptOnPurposeMarked) {
+    page("record");
+    auto* device = find<QComboBox>("record_device");
+    device->setCurrentIndex(device->findData(QStringLiteral("simulated-trouble")));
+    sweep(); // the first trouble: far too quiet
+    EXPECT_NE(
+        find<QLabel>("record_verdict")->text().indexOf(QStringLiteral("raise the input gain")), -1)
+        << find<QLabel>("record_verdict")->text().toStdString();
+    click(find<QPushButton>("record_again"));
+    sweep(); // the second: overloaded
+    EXPECT_NE(find<QLabel>("record_verdict")->text().indexOf(QStringLiteral("overloaded")), -1)
+        << find<QLabel>("record_verdict")->text().toStdString();
+    const std::string inUse = job::findDriver(job(), "right-sorrel")->responseTake;
+    EXPECT_NE(find<QPushButton>("record_keep")->text().indexOf(QStringLiteral("anyway")), -1);
+    click(find<QPushButton>("record_keep"));
+    settle();
+    const job::Take& take = job().takes.back();
+    EXPECT_TRUE(take.recorded.keptAnyway);
+    EXPECT_FALSE(take.recorded.faults.empty());
+    EXPECT_EQ(job::findDriver(job(), "right-sorrel")->responseTake, inUse)
+        << "a bad take is nobody's response";
+    auto* list = find<QListWidget>("takes");
+    clickRow(list, QString::fromStdString(take.id));
+    EXPECT_NE(find<QLabel>("take_details")->text().indexOf(QStringLiteral("on purpose")), -1);
+    EXPECT_NE(find<QLabel>("take_details")->text().indexOf(QStringLiteral("overloaded")), -1);
 }
 
 } // namespace yf::test
