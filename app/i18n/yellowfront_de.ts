@@ -4815,7 +4815,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>At resistor</source>
-        <translation>Am Widerstand</translation>
+        <translation>Über R</translation>
     </message>
     <message>
         <source>At driver</source>
@@ -6591,11 +6591,11 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>or its take</source>
-        <translation>oder die Aufnahme</translation>
+        <translation>oder Aufnahme</translation>
     </message>
     <message>
         <source>as typed</source>
-        <translation>wie eingetippt</translation>
+        <translation>getippt</translation>
     </message>
     <message>
         <source>Box: tuned to %1, α %2, QL %3.</source>
@@ -7956,7 +7956,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>%1, %2&#x202f;dB, %3&#x202f;×&#x202f;%4&#x202f;s</source>
-        <translation>%1, %2 dB, %3 × %4 s</translation>
+        <translation>%1, %2 dB, %3 × %4 s</translation>
     </message>
 </context>
 <context>

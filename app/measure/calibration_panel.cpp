@@ -160,6 +160,8 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
              c.fullScaleVoltage.reset();
          })});
     column->addWidget(told_);
+    constexpr int leastPlot = 140;
+    plot_->setMinimumHeight(leastPlot);
     column->addWidget(plot_, 1);
     connect(leads_, &QuantityField::valueChanged, this, [this](double ohms) {
         job::Calibration changed = calibration_;

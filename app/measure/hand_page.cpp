@@ -49,6 +49,7 @@ HandPage::HandPage(QWidget* parent) : QWidget(parent) {
         f->setObjectName(name);
         f->setAccessibleName(accessible);
         f->setMayBeEmpty(empty);
+        f->setMinimumWidth(84);
         f->setMaximumWidth(110);
         connect(f, &QuantityField::problemChanged, this, [this](const QString& problem) {
             told_->setText(problem);

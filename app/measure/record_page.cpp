@@ -20,6 +20,7 @@
 #include <QLocale>
 #include <QProgressBar>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QShortcut>
 #include <QSpinBox>
 #include <QStackedWidget>
@@ -64,7 +65,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
         box->setObjectName(name);
         box->setAccessibleName(accessible);
         box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->setMinimumContentsLength(10);
+        box->setMinimumContentsLength(16);
         return box;
     };
     device_ = combo(QStringLiteral("record_device"), tr("Device"));
@@ -227,9 +228,12 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     auto* go = new QHBoxLayout;
     go->addWidget(sweep_);
     go->addWidget(listen_);
-    go->addWidget(progress_, 1);
-    go->addWidget(remaining_);
+    go->addStretch(1);
     go->addWidget(cancel_);
+    auto* far = new QHBoxLayout;
+    far->addWidget(progress_, 1);
+    far->addWidget(remaining_);
+    right->addLayout(far);
     right->addLayout(go);
     right->addWidget(safety_);
     right->addWidget(verdict_);
@@ -242,10 +246,17 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     auto* both = new QHBoxLayout(this);
     both->setContentsMargins(0, 0, 0, 0);
     both->setSpacing(12);
-    both->addLayout(grid, 3);
+    both->addLayout(grid, 4);
     side_ = new QStackedWidget(this);
     side_->addWidget(sweeping);
-    side_->addWidget(panel_);
+    // In a small window its rows are more than there is room for.
+    auto* scroll = new QScrollArea(this);
+    scroll->setObjectName(QStringLiteral("record_calibration_scroll"));
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setWidget(panel_);
+    side_->addWidget(scroll);
     auto* rightColumn = new QVBoxLayout;
     rightColumn->addWidget(side_, 1);
     rightColumn->addWidget(problem_);
