@@ -5148,8 +5148,8 @@ Ohm gegen den Aufdruck.</translation>
         <translation>dieser Winkel steht zweimal da</translation>
     </message>
     <message>
-        <source>angle, °</source>
-        <translation>Winkel, °</translation>
+        <source>angle</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -7956,7 +7956,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>%1, %2&#x202f;dB, %3&#x202f;×&#x202f;%4&#x202f;s</source>
-        <translation>%1, %2 dB, %3 × %4 s</translation>
+        <translation>%1, %2&#x202f;dB, %3&#x202f;×&#x202f;%4&#x202f;s</translation>
     </message>
 </context>
 <context>

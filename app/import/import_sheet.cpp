@@ -223,7 +223,7 @@ void ImportSheet::build() {
     bar->setContentsMargins(0, 0, 0, 0);
     bar->addWidget(named(tr("for"), driver_, holder));
     bar->addWidget(named(tr("taken"), place_, holder));
-    bar->addWidget(named(tr("angle, °"), angle_, holder));
+    bar->addWidget(named(tr("angle"), angle_, holder));
     bar->addWidget(named(tr("distance"), distance_, holder));
     bar->addWidget(named(tr("drive"), drive_, holder));
     bar->addWidget(named(tr("believed from"), trustedFrom_, holder));
