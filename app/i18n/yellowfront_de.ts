@@ -5149,7 +5149,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>angle</source>
-        <translation type="unfinished"></translation>
+        <translation>Winkel</translation>
     </message>
 </context>
 <context>
