@@ -7455,6 +7455,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>Simulated bench with a trouble</source>
         <translation>Simulierter Messplatz mit einer Störung</translation>
     </message>
+    <message>
+        <source>Sweep once, softly, before the tone: nothing was played on this device yet.</source>
+        <translation>Erst einmal leise einen Gleitton spielen, dann den Ton: auf diesem Gerät wurde noch nichts abgespielt.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::ReplacementView</name>

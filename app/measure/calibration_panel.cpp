@@ -176,7 +176,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
             tell(tr("Play the tone first, and read the meter meanwhile."));
             return;
         }
-        auto found = job::withVoltage(calibration_, *tone_, toneAmplitude, volts_->value());
+        auto found = job::withVoltage(calibration_, *tone_, amplitude_, volts_->value());
         if (!found) {
             tell(spoken(text::sentence(found.error())));
             return;
@@ -217,13 +217,14 @@ void CalibrationPanel::setBusy(bool busy) {
 }
 
 void CalibrationPanel::take(const job::Calibration& found,
-                            std::shared_ptr<const signal::Recording> tone) {
+                            std::shared_ptr<const signal::Recording> tone,
+                            double amplitude) {
     if (tone) {
+        amplitude_ = amplitude;
         tone_ = std::move(tone);
         volts_->setValue(std::nullopt);
         const bool simulated = device_ == QLatin1String(devices::simulatedId);
-        const double shown =
-            sim::SoundBench{}.fullScaleVoltage * toneAmplitude / std::numbers::sqrt2;
+        const double shown = sim::SoundBench{}.fullScaleVoltage * amplitude / std::numbers::sqrt2;
         tell(simulated ? tr("The simulated voltmeter showed %1. Type what it shows.")
                              .arg(figures(text::printEngineering(shown, "V")))
                        : tr("The tone is over. Type what the voltmeter showed."));

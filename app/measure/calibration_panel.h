@@ -27,7 +27,10 @@ public:
     [[nodiscard]] const job::Calibration& calibration() const { return calibration_; }
 
     void setBusy(bool busy);
-    void take(const job::Calibration& found, std::shared_ptr<const signal::Recording> tone);
+    /// What a step found; of a tone its recording and amplitude, still to be told in volts.
+    void take(const job::Calibration& found,
+              std::shared_ptr<const signal::Recording> tone,
+              double amplitude);
     void tell(const QString& problem);
 
     /// A microphone's file that somebody chose.
@@ -46,6 +49,7 @@ private:
     QString device_;
     job::Calibration calibration_;
     std::shared_ptr<const signal::Recording> tone_;
+    double amplitude_{};
     QLabel* microphone_{};
     QLabel* card_{};
     QLabel* jig_{};

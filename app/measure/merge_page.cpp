@@ -4,6 +4,7 @@
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
 #include "app/theme/theme.h"
+#include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
@@ -38,11 +39,7 @@ const q::Quantity joined{"f", "splice_hz", 1.0, "Hz", 10.0, 5000.0, "where they 
 MergePage::MergePage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("merge_page"));
     const auto combo = [this](const QString& name, const QString& accessible) {
-        auto* box = new QComboBox(this);
-        box->setObjectName(name);
-        box->setAccessibleName(accessible);
-        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->setMinimumContentsLength(12);
+        QComboBox* box = narrowCombo(this, name, accessible, 12);
         connect(box, &QComboBox::currentIndexChanged, this, &MergePage::again);
         return box;
     };

@@ -4,6 +4,7 @@
 #include "app/measure/with_limits.h"
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
+#include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
@@ -114,11 +115,7 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
     vas_ = wrappedLabel(this, QStringLiteral("parameters_vas"));
     printed_ = wrappedLabel(this, QStringLiteral("parameters_printed"));
     const auto second = [this](const QString& name, const QString& accessible) {
-        auto* box = new QComboBox(this);
-        box->setObjectName(name);
-        box->setAccessibleName(accessible);
-        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->setMinimumContentsLength(8);
+        QComboBox* box = narrowCombo(this, name, accessible, 8);
         connect(box, &QComboBox::currentIndexChanged, this, [this] { showVas(); });
         return box;
     };

@@ -7,10 +7,12 @@
 #include "app/plots/curves.h"
 #include "app/plots/plot.h"
 #include "app/theme/theme.h"
+#include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
 #include "core/measure/gate.h"
+#include "core/quantity/level.h"
 #include "core/text/number.h"
 
 #include <QComboBox>
@@ -61,11 +63,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("record_page"));
     recorder_ = new Recorder(this);
     const auto combo = [this](const QString& name, const QString& accessible) {
-        auto* box = new QComboBox(this);
-        box->setObjectName(name);
-        box->setAccessibleName(accessible);
-        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->setMinimumContentsLength(16);
+        QComboBox* box = narrowCombo(this, name, accessible, 16);
         return box;
     };
     device_ = combo(QStringLiteral("record_device"), tr("Device"));
@@ -356,9 +354,10 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
             &Recorder::calibrated,
             this,
             [this, ended](const std::shared_ptr<const job::Calibration>& found,
-                          const std::shared_ptr<const signal::Recording>& tone) {
+                          const std::shared_ptr<const signal::Recording>& tone,
+                          double amplitude) {
                 ended();
-                panel_->take(*found, tone);
+                panel_->take(*found, tone, amplitude);
                 Q_EMIT recorded();
             });
     connect(recorder_, &Recorder::playedSoftly, this, [this, ended](double peak) {
@@ -751,8 +750,14 @@ void RecordPage::calibrate(const CalibrationStep& step) {
         return;
     }
     problem_->clear();
+    if (step.kind == CalibrationStep::Kind::tone && advice().softFirst) {
+        panel_->tell(tr("Sweep once, softly, before the tone: nothing was played on this device "
+                        "yet."));
+        return;
+    }
     RecordOrder o = order();
     o.step = step;
+    o.toneAmplitude = quantity::gain(std::min(toneLevel, equipment::highestLevel()));
     o.step->sense = sense_->value();
     using Kind = CalibrationStep::Kind;
     listening_ = step.kind == Kind::listen;

@@ -75,7 +75,7 @@ openFor(const job::Job& job, const RecordOrder& order, job::Recorded& recorded) 
 }
 
 /// A steady tone between fades, or silence for a calibrator.
-std::vector<double> steadySignal(CalibrationStep::Kind kind, double rate) {
+std::vector<double> steadySignal(CalibrationStep::Kind kind, double rate, double amplitude) {
     const double seconds = kind == CalibrationStep::Kind::listen ? 60.0 : 4.0;
     constexpr double fade = 0.1;
     std::vector<double> play(static_cast<std::size_t>(seconds * rate));
@@ -83,7 +83,7 @@ std::vector<double> steadySignal(CalibrationStep::Kind kind, double rate) {
         for (std::size_t n = 0; n < play.size(); ++n) {
             const double t = static_cast<double>(n) / rate;
             const double rise = std::min({1.0, t / fade, (seconds - t) / fade});
-            play[n] = toneAmplitude * rise * std::sin(2.0 * std::numbers::pi * toneFrequency * t);
+            play[n] = amplitude * rise * std::sin(2.0 * std::numbers::pi * toneFrequency * t);
         }
     }
     return play;
@@ -132,7 +132,8 @@ calibrateNow(devices::SoundDevice& device, const RecordOrder& order, devices::So
     }
     auto played = play(device,
                        order,
-                       steady ? steadySignal(step.kind, sweep->rate) : signal::playSignal(*sweep),
+                       steady ? steadySignal(step.kind, sweep->rate, order.toneAmplitude)
+                              : signal::playSignal(*sweep),
                        sweep->rate,
                        watch);
     if (!played) {
@@ -246,7 +247,7 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
     looks_.start();
     thread_ = std::thread([this, job, order, watch = watch_] {
         auto outcome = std::make_shared<Outcome>(recordNow(job, order, *watch));
-        QMetaObject::invokeMethod(this, [this, outcome] {
+        QMetaObject::invokeMethod(this, [this, outcome, amplitude = order.toneAmplitude] {
             running_ = false;
             looks_.stop();
             if (outcome->cut || wantsStop_) {
@@ -254,7 +255,7 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
             } else if (outcome->made) {
                 Q_EMIT finished(outcome->made);
             } else if (outcome->calibration) {
-                Q_EMIT calibrated(outcome->calibration, outcome->tone);
+                Q_EMIT calibrated(outcome->calibration, outcome->tone, amplitude);
             } else if (outcome->softPeak) {
                 Q_EMIT playedSoftly(*outcome->softPeak);
             } else {

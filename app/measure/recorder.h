@@ -21,8 +21,8 @@ struct CalibrationStep {
     double sense{};  ///< Ω, of the jig
 };
 
-/// Amplitude and frequency of the tone that a voltmeter reads.
-inline constexpr double toneAmplitude = 0.1;   // of 1.0
+/// Level and frequency of the tone that a voltmeter reads.
+inline constexpr double toneLevel = -20.0;     // dB, peak re full scale
 inline constexpr double toneFrequency = 400.0; // Hz, where any meter is right
 
 /// What a sweep is to be, and on what.
@@ -37,6 +37,7 @@ struct RecordOrder {
     job::Calibration calibration;        ///< of this device
     std::optional<CalibrationStep> step; ///< in place of a take
     int trouble{};                       ///< which, on the simulated bench that has some
+    double toneAmplitude{0.1};           ///< of 1.0
     bool softFirst{};                    ///< a short sweep at −40 dB goes first
 };
 
@@ -66,7 +67,8 @@ Q_SIGNALS:
 
     /// Of a step; of a tone with the recording still to be told in volts.
     void calibrated(std::shared_ptr<const yf::job::Calibration> calibration,
-                    std::shared_ptr<const yf::signal::Recording> tone);
+                    std::shared_ptr<const yf::signal::Recording> tone,
+                    double amplitude);
 
     /// The soft sweep has been played; nothing was kept.
     void playedSoftly(double measuredPeak);

@@ -244,6 +244,64 @@ TEST(CommandLine, jobVerbs) {
     EXPECT_EQ(fileContent(path), before) << "looking must not write";
 }
 
+TEST(CommandLine, aTakeLeavesTheJobAndComesBack) {
+    const TempFolder folder;
+    const std::string file = R"("job_file":")" + hallFile() + "\"";
+    const auto export_ = [&](const std::string& more) {
+        return output({"job", "export-take"}, "{" + file + "," + more + "}");
+    };
+    const Value table = export_(R"("take":"take-22")");
+    EXPECT_EQ(*table.find("ending"), Value("txt"));
+    const Value back =
+        output({"measure", "import"}, R"({"text":)" + text::writeJson(*table.find("text")) + "}");
+    EXPECT_EQ(*back.find("quantity"), Value("impedance"));
+    EXPECT_EQ(*back.find("warnings"), Value(std::vector<std::string>{}));
+    // Touchstone holds the same ohms.
+    const Value port = export_(R"("take":"take-22","format":"touchstone")");
+    const Value again =
+        output({"measure", "import"}, R"({"text":)" + text::writeJson(*port.find("text")) + "}");
+    EXPECT_EQ(*again.find("form"), Value("touchstone"));
+    const auto& a = *back.find("magnitudes_ohm")->list();
+    const auto& b = *again.find("magnitudes_ohm")->list();
+    ASSERT_EQ(a.size(), b.size());
+    for (std::size_t k = 0; k < a.size(); ++k) {
+        EXPECT_NEAR(*a[k].number() / *b[k].number(), 1.0, 1e-6);
+    }
+    // JSON goes straight into a verb.
+    const Value json = export_(R"("take":"take-21","format":"json")");
+    const Value curve =
+        output({"measure", "import"}, R"({"text":)" + text::writeJson(*json.find("text")) + "}");
+    EXPECT_EQ(*curve.find("quantity"), Value("level"));
+    // Sound is written beside, and gated from there.
+    const std::string wav = folder.path("h.wav");
+    const Value written =
+        export_(R"("take":"take-21","format":"impulse","output_file":")" + wav + "\"");
+    EXPECT_EQ(written.find("text"), nullptr);
+    EXPECT_EQ(static_cast<double>(fileContent(wav).size()), number(written, "bytes"));
+    const Value gated =
+        output({"measure", "gate"}, R"({"impulse_file":")" + wav + R"(","time_zero_s":0.02})");
+    EXPECT_EQ(*gated.find("reflection_found"), Value(true));
+    EXPECT_NEAR(number(gated, "reflection_s"), 4.66e-3, 1e-4) << "the floor, 1 m at 1.2 m";
+}
+
+TEST(CommandLine, aTakeThatCannotBeExportedIsNamed) {
+    const std::string file = R"({"job_file":")" + hallFile() + "\",";
+    const auto refused = [&](const std::string& more) {
+        const cli::Answer told = answer({"job", "export-take"}, file + more + "}");
+        EXPECT_EQ(told.status, 2);
+        return told.err;
+    };
+    EXPECT_EQ(refused(R"("take":"takes-21")"),
+              "take: 'takes-21' given, the nearest known take is take-21\n");
+    EXPECT_EQ(refused(R"("take":"take-21","format":"touchstone")"),
+              "take: 'on axis' is a response, Touchstone holds impedances\n");
+    EXPECT_EQ(refused(R"("take":"take-21","format":"impulse")"),
+              "output_file: missing, sound is not written into JSON\n");
+    EXPECT_EQ(refused(R"("take":"take-1","format":"recording","output_file":"/tmp/x.wav")")
+                      .find("holds no samples") != std::string::npos,
+              true);
+}
+
 TEST(CommandLine, wrongInputIsRefusedInOneLineWithTheKey) {
     const TempFolder folder;
     const std::string zeros = folder.write("binary.bin", std::string(1000, '\0'));
