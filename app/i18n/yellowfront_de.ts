@@ -3257,6 +3257,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>microphone %1</source>
         <translation>Mikrofon %1</translation>
     </message>
+    <message>
+        <source>gain: a sweep %1 dB softer came back %2 dB lower, switch off automatic gain, noise suppression and echo cancelling of the sound system</source>
+        <translation>Verstärkung: ein %1 dB leiserer Gleitton kam %2 dB leiser zurück, schalten Sie automatische Aussteuerung, Rauschunterdrückung und Echounterdrückung des Tonsystems ab</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::AnglesPage</name>
@@ -3593,6 +3597,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>loop</source>
         <translation>Schleife</translation>
+    </message>
+    <message>
+        <source>Check for automatic gain</source>
+        <translation>Auf automatische Aussteuerung prüfen</translation>
     </message>
 </context>
 <context>
@@ -7458,6 +7466,14 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Sweep once, softly, before the tone: nothing was played on this device yet.</source>
         <translation>Erst einmal leise einen Gleitton spielen, dann den Ton: auf diesem Gerät wurde noch nichts abgespielt.</translation>
+    </message>
+    <message>
+        <source>Read them the other way round</source>
+        <translation>Andersherum lesen</translation>
+    </message>
+    <message>
+        <source>✓ A sweep 6 dB softer came back %1 dB lower: the gain stands still.</source>
+        <translation>✓ Ein 6 dB leiserer Gleitton kam %1 dB leiser zurück: die Verstärkung steht still.</translation>
     </message>
 </context>
 <context>

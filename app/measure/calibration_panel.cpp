@@ -132,6 +132,9 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
     row(tr("Sound card"),
         card_,
         {step(tr("Record the loop"), QStringLiteral("calibration_record_card"), Kind::card),
+         step(tr("Check for automatic gain"),
+              QStringLiteral("calibration_linearity"),
+              Kind::linearity),
          forget(QStringLiteral("calibration_forget_card"), [](job::Calibration& c) {
              c.cardChannels.clear();
              c.cardLoop.clear();

@@ -177,6 +177,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     cancel_->setEnabled(false);
     keep_ = button(tr("Keep"), QStringLiteral("record_keep"));
     again_ = button(tr("Discard"), QStringLiteral("record_again"));
+    exchange_ = button(tr("Read them the other way round"), QStringLiteral("record_exchange"));
     verdict_ = wrappedLabel(this, QStringLiteral("record_verdict"));
     result_ = new Plot(PlotKind::level, QStringLiteral("record_plot"), tr("This take"), this);
 
@@ -237,6 +238,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     right->addWidget(verdict_);
     right->addWidget(result_, 3);
     auto* after = new QHBoxLayout;
+    after->addWidget(exchange_);
     after->addStretch(1);
     after->addWidget(again_);
     after->addWidget(keep_);
@@ -290,6 +292,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
         made_.reset();
         showVerdict();
     });
+    connect(exchange_, &QPushButton::clicked, this, &RecordPage::exchange);
     connect(wanted_, &QComboBox::currentIndexChanged, this, &RecordPage::wantedChanged);
     connect(plane_, &QComboBox::currentIndexChanged, this, &RecordPage::guide);
     connect(angle_, &QSpinBox::valueChanged, this, &RecordPage::guide);
@@ -360,6 +363,12 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
                 panel_->take(*found, tone, amplitude);
                 Q_EMIT recorded();
             });
+    connect(recorder_, &Recorder::gainChecked, this, [this, ended](double step) {
+        ended();
+        panel_->tell(tr("✓ A sweep 6 dB softer came back %1 dB lower: the gain stands still.")
+                         .arg(QLocale().toString(step, 'f', 2)));
+        Q_EMIT recorded();
+    });
     connect(recorder_, &Recorder::playedSoftly, this, [this, ended](double peak) {
         ended();
         problem_->setText(
@@ -782,6 +791,9 @@ void RecordPage::calibrate(const CalibrationStep& step) {
 void RecordPage::showVerdict() {
     keep_->setVisible(made_ != nullptr);
     again_->setVisible(made_ != nullptr);
+    exchange_->setVisible(made_ && made_->verdict.has(measure::Fault::channelsSwapped) &&
+                          made_->take.recording && !made_->take.recording->reference.empty());
+    exchange_->setEnabled(true);
     result_->setVisible(made_ != nullptr);
     sketch_->setVisible(made_ == nullptr);
     verdict_->setVisible(made_ != nullptr);
@@ -825,6 +837,29 @@ void RecordPage::showVerdict() {
         result_ = other;
     }
     result_->display(picture);
+}
+
+void RecordPage::exchange() {
+    if (!made_ || !made_->take.recording || recorder_->running()) {
+        return;
+    }
+    const job::Take& take = made_->take;
+    job::TakeOrder order{.kind = take.kind,
+                         .recorded = take.recorded,
+                         .recording = *take.recording,
+                         .date = take.date,
+                         .distance = take.distance,
+                         .drive = take.drive};
+    std::swap(order.recording.measured, order.recording.reference);
+    // The next sweep is to be read that way from the start.
+    const int measured = microphone_->findData(reference_->currentData());
+    const int reference = reference_->findData(microphone_->currentData());
+    if (measured >= 0 && reference >= 0) {
+        microphone_->setCurrentIndex(measured);
+        reference_->setCurrentIndex(reference);
+    }
+    exchange_->setEnabled(false);
+    recorder_->judgeAgain(order);
 }
 
 void RecordPage::keep(bool anyway) {

@@ -74,6 +74,7 @@ private:
     void cancel();
     void calibrate(const CalibrationStep& step);
     void showSafety();
+    void exchange();
     void fillPartners();
     void keep(bool anyway);
     void showVerdict();
@@ -128,6 +129,7 @@ private:
     QLabel* verdict_{};
     QPushButton* keep_{};
     QPushButton* again_{};
+    QPushButton* exchange_{};
     Plot* result_{};
     QVector<QWidget*> forResponse_;
     QVector<QWidget*> forImpedance_;

@@ -20,6 +20,7 @@ struct Outcome {
     std::shared_ptr<const job::Calibration> calibration;
     std::shared_ptr<const signal::Recording> tone;
     std::optional<double> softPeak; ///< dB
+    std::optional<double> gainStep; ///< dB
     std::string problem;
     bool cut{};
 };
@@ -119,6 +120,32 @@ Result<std::optional<Played>> play(devices::SoundDevice& device,
     return std::optional(std::move(played));
 }
 
+/// How much softer the second sweep of a gain check is.
+constexpr double softer = 6.0; // dB
+
+Outcome
+checkGain(devices::SoundDevice& device, const RecordOrder& order, devices::SoundWatch& watch) {
+    std::vector<signal::Recording> both;
+    for (const double less : {0.0, softer}) {
+        signal::SweepPlan plan = order.take.recorded.sweep;
+        plan.level -= less;
+        const auto sweep = signal::makeSweep(plan);
+        if (!sweep) {
+            return told(sweep.error());
+        }
+        auto played = play(device, order, signal::playSignal(*sweep), sweep->rate, watch);
+        if (!played) {
+            return told(played.error());
+        }
+        if (!*played) {
+            return {.cut = true};
+        }
+        both.push_back(std::move((*played)->recording));
+    }
+    const auto step = job::gainStep(both[0], both[1], order.take.recorded.sweep, softer);
+    return step ? Outcome{.gainStep = *step} : told(step.error());
+}
+
 Outcome
 calibrateNow(devices::SoundDevice& device, const RecordOrder& order, devices::SoundWatch& watch) {
     using Kind = CalibrationStep::Kind;
@@ -185,7 +212,9 @@ Outcome recordNow(const job::Job& job, const RecordOrder& order, devices::SoundW
     }
     devices::SoundDevice& device = **opened;
     if (order.step) {
-        return calibrateNow(device, order, watch);
+        return order.step->kind == CalibrationStep::Kind::linearity
+                   ? checkGain(device, order, watch)
+                   : calibrateNow(device, order, watch);
     }
     auto played = play(device, order, signal::playSignal(*sweep), sweep->rate, watch);
     if (!played) {
@@ -256,8 +285,33 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
                 Q_EMIT finished(outcome->made);
             } else if (outcome->calibration) {
                 Q_EMIT calibrated(outcome->calibration, outcome->tone, amplitude);
+            } else if (outcome->gainStep) {
+                Q_EMIT gainChecked(*outcome->gainStep);
             } else if (outcome->softPeak) {
                 Q_EMIT playedSoftly(*outcome->softPeak);
+            } else {
+                Q_EMIT failed(words(outcome->problem));
+            }
+        });
+    });
+}
+
+void Recorder::judgeAgain(const job::TakeOrder& order) {
+    if (running_) {
+        return;
+    }
+    join();
+    running_ = true;
+    wantsStop_ = false;
+    thread_ = std::thread([this, order] {
+        auto made = job::makeTake(order);
+        auto outcome = std::make_shared<Outcome>(
+            made ? Outcome{.made = std::make_shared<const job::MadeTake>(std::move(*made))}
+                 : told(made.error()));
+        QMetaObject::invokeMethod(this, [this, outcome] {
+            running_ = false;
+            if (outcome->made) {
+                Q_EMIT finished(outcome->made);
             } else {
                 Q_EMIT failed(words(outcome->problem));
             }

@@ -15,7 +15,7 @@ namespace yf::app {
 
 /// A calibration to be recorded.
 struct CalibrationStep {
-    enum class Kind { card, jigOpen, jigShort, jigLoad, calibrator, tone, listen };
+    enum class Kind { card, jigOpen, jigShort, jigLoad, calibrator, tone, listen, linearity };
     Kind kind{};
     double figure{}; ///< Ω of the load, dB of the calibrator
     double sense{};  ///< Ω, of the jig
@@ -51,6 +51,9 @@ public:
 
     void start(const job::Job& job, const RecordOrder& order);
 
+    /// A take out of samples that were recorded already; told by `finished`.
+    void judgeAgain(const job::TakeOrder& order);
+
     /// Silence within 50 ms; nothing is kept.
     void cancel();
 
@@ -69,6 +72,9 @@ Q_SIGNALS:
     void calibrated(std::shared_ptr<const yf::job::Calibration> calibration,
                     std::shared_ptr<const yf::signal::Recording> tone,
                     double amplitude);
+
+    /// The gain stands still; dB that came back for the softer sweep.
+    void gainChecked(double step);
 
     /// The soft sweep has been played; nothing was kept.
     void playedSoftly(double measuredPeak);

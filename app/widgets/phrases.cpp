@@ -382,6 +382,9 @@ constexpr const char* all[] = {
         "core",
         "load: reads about %1, said to be %2, check the resistor, or the sense resistor typed"),
     QT_TRANSLATE_NOOP("core", "calibration: %1"),
+    QT_TRANSLATE_NOOP("core",
+                      "gain: a sweep %1 dB softer came back %2 dB lower, switch off automatic "
+                      "gain, noise suppression and echo cancelling of the sound system"),
     QT_TRANSLATE_NOOP("core", "reference: none chosen, the jig needs both inputs"),
     QT_TRANSLATE_NOOP("core", "reference: the tone was not heard, is the loop connected?"),
     QT_TRANSLATE_NOOP("core", "calibrator: nothing was heard, must be a steady tone"),

@@ -165,6 +165,39 @@ Result<Calibration> withVoltage(Calibration calibration,
     return calibration;
 }
 
+Result<double> gainStep(const signal::Recording& first,
+                        const signal::Recording& second,
+                        const signal::SweepPlan& plan,
+                        double softer) {
+    // Against what was played, not against the reference, which passes the same gain.
+    signal::SweepPlan lower = plan;
+    lower.level -= softer;
+    YF_TRY(loud, readSweep({first.rate, first.measured, {}}, plan));
+    YF_TRY(soft, readSweep({second.rate, second.measured, {}}, lower));
+    for (const Read* read : {&loud, &soft}) {
+        if (auto error = spoiled(read->examined.verdict, false)) {
+            return *error;
+        }
+    }
+    double sum = 0.0;
+    int count = 0;
+    for (double f = 100.0; f < 10000.0; f *= 1.2589254117941673) {
+        // Level is per played unit: alike if nothing moved the gain meanwhile.
+        sum += loud.examined.level(f) - soft.examined.level(f);
+        ++count;
+    }
+    const double step = softer + sum / count;
+    constexpr double allowed = 0.2; // dB
+    if (std::abs(step - softer) > allowed) {
+        return Error{"gain",
+                     "a sweep " + text::printFixed(softer, 1) + " dB softer came back " +
+                         text::printFixed(step, 1) + " dB lower",
+                     "switch off automatic gain, noise suppression and echo cancelling of the "
+                     "sound system"};
+    }
+    return step;
+}
+
 void apply(const Calibration& c, TakeKind kind, bool referenced, Recorded& r) {
     const std::string& card = referenced ? c.cardChannels : c.cardLoop;
     std::vector<std::string> said;

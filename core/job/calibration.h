@@ -70,6 +70,14 @@ withCalibrator(Calibration calibration, const signal::Recording& recording, doub
                                               double amplitude,
                                               double volts);
 
+/// By how many decibels a sweep comes back lower that was played `softer` dB lower, through both
+/// inputs wired to the output: the mean of third octaves. Refused where that is off by more than
+/// 0.2 dB: automatic gain, noise suppression or an echo canceller of the sound system is at work.
+[[nodiscard]] Result<double> gainStep(const signal::Recording& first,
+                                      const signal::Recording& second,
+                                      const signal::SweepPlan& plan,
+                                      double softer);
+
 /// What a take that is about to be recorded carries with it.
 void apply(const Calibration& calibration, TakeKind kind, bool referenced, Recorded& recorded);
 

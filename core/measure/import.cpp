@@ -573,8 +573,11 @@ listOf(const text::Value& value, std::string_view key, std::size_t count) {
 }
 
 Result<ImportedTable> readJson(const std::string& text) {
-    YF_TRY(value, text::parseJson(text));
-    YF_TRY(frequencies, listOf(value, "frequencies_hz", 0));
+    auto value = text::parseJson(text);
+    if (!value) {
+        return Error{"text", value.error().given, "must be one JSON object"};
+    }
+    YF_TRY(frequencies, listOf(*value, "frequencies_hz", 0));
     if (!frequencies) {
         return Error{"frequencies_hz", "missing", "must be a list of numbers"};
     }
@@ -588,10 +591,10 @@ Result<ImportedTable> readJson(const std::string& text) {
     if (auto error = checkRising(*frequencies, "frequencies_hz")) {
         return *error;
     }
-    YF_TRY(levels, listOf(value, "levels_db", count));
-    YF_TRY(ohms, listOf(value, "impedances_ohm", count));
-    YF_TRY(magnitudes, listOf(value, "magnitudes_ohm", count));
-    YF_TRY(phases, listOf(value, "phases_deg", count));
+    YF_TRY(levels, listOf(*value, "levels_db", count));
+    YF_TRY(ohms, listOf(*value, "impedances_ohm", count));
+    YF_TRY(magnitudes, listOf(*value, "magnitudes_ohm", count));
+    YF_TRY(phases, listOf(*value, "phases_deg", count));
     ImportedTable table{.frequencies = *frequencies,
                         .levels = levels,
                         .magnitudes = ohms ? ohms : magnitudes,

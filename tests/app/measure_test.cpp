@@ -279,6 +279,7 @@ TEST_F(MeasureTest, calibrationsAreRecordedKeptForTheDeviceAndTakenOff) {
     EXPECT_NE(find<QLabel>("calibration_jig")->text().indexOf(QStringLiteral("33")), -1);
     EXPECT_TRUE(calibrate("calibration_record_card").startsWith(u'✓'));
     EXPECT_NE(plot("calibration_plot")->trace(QStringLiteral("loop")), nullptr);
+    EXPECT_NE(calibrate("calibration_linearity").indexOf(QStringLiteral("stands still")), -1);
     // The level: half of it is said to be half.
     EXPECT_TRUE(calibrate("calibration_record_level").startsWith(u'✓'));
     EXPECT_NE(find<QLabel>("calibration_level")->text().indexOf(QStringLiteral("other half")), -1);
@@ -549,6 +550,27 @@ TEST_F(MeasureTest, aBadTakeSaysWhatToChangeAndIsKeptOnPurposeMarked) {
     clickRow(list, QString::fromStdString(take.id));
     EXPECT_NE(find<QLabel>("take_details")->text().indexOf(QStringLiteral("on purpose")), -1);
     EXPECT_NE(find<QLabel>("take_details")->text().indexOf(QStringLiteral("overloaded")), -1);
+}
+
+TEST_F(MeasureTest, exchangedInputsAreReadTheOtherWayRound) {
+    page("record");
+    find<QComboBox>("record_measured_input")->setCurrentIndex(1);
+    find<QComboBox>("record_reference_input")->setCurrentIndex(1); // input 1
+    sweep();
+    ASSERT_NE(find<QLabel>("record_verdict")->text().indexOf(QStringLiteral("exchanged")), -1)
+        << find<QLabel>("record_verdict")->text().toStdString();
+    auto* exchange = find<QPushButton>("record_exchange");
+    ASSERT_TRUE(exchange->isVisible());
+    click(exchange);
+    ASSERT_TRUE(QTest::qWaitFor(
+        [&] { return find<QLabel>("record_verdict")->text().startsWith(u'✓'); }, 10000))
+        << find<QLabel>("record_verdict")->text().toStdString();
+    EXPECT_FALSE(exchange->isVisible());
+    EXPECT_EQ(find<QComboBox>("record_measured_input")->currentIndex(), 0)
+        << "the next sweep is right from the start";
+    click(find<QPushButton>("record_keep"));
+    settle();
+    EXPECT_TRUE(job().takes.back().recorded.faults.empty());
 }
 
 } // namespace yf::test

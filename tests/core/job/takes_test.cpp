@@ -279,6 +279,26 @@ TEST(Calibrations, aWrongStandardIsSaid) {
         "reference");
 }
 
+TEST(Calibrations, automaticGainIsFoundOut) {
+    const auto flat = [](double) { return Complex(0.3); };
+    signal::SweepPlan lower = shortPlan();
+    lower.level -= 6.0;
+    const auto first = wired(flat, shortPlan());
+    const auto honest = gainStep(first, wired(flat, lower, 2), shortPlan(), 6.0);
+    ASSERT_TRUE(honest.ok()) << honest.error().given;
+    EXPECT_NEAR(*honest, 6.0, 0.05);
+    // A leveller that gives half of it back.
+    auto levelled = wired(flat, lower, 3);
+    for (auto* channel : {&levelled.measured, &levelled.reference}) {
+        for (double& v : *channel) {
+            v *= quantity::gain(3.0);
+        }
+    }
+    const auto found = gainStep(first, levelled, shortPlan(), 6.0);
+    ASSERT_FALSE(found.ok());
+    EXPECT_EQ(found.error().given, "a sweep 6.0 dB softer came back 3.0 dB lower");
+}
+
 TEST(Calibrations, levelNeedsBothHalves) {
     const sim::SoundBench bench =
         *sim::soundBench(hall(), {.cabinet = "left", .driver = "left-sorrel", .distance = 1.0});

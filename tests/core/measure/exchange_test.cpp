@@ -124,6 +124,7 @@ TEST(CurveJson, readsWhatTheVerbsWrite) {
 
 TEST(CurveJson, saysWhatIsWrong) {
     EXPECT_EQ(refusal(R"({"levels_db": [1, 2]})"), "frequencies_hz: missing");
+    EXPECT_EQ(refusal("{oops").substr(0, 22), "text: is not JSON at l");
     EXPECT_EQ(refusal(R"({"frequencies_hz": [20, 10], "levels_db": [1, 2]})"),
               "frequencies_hz: entry 2 (10) is not above entry 1 (20)");
     EXPECT_EQ(refusal(R"({"frequencies_hz": [20, 30], "levels_db": [1]})"),
