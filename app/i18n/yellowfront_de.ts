@@ -3602,6 +3602,22 @@ Ohm gegen den Aufdruck.</translation>
         <source>Check for automatic gain</source>
         <translation>Auf automatische Aussteuerung prüfen</translation>
     </message>
+    <message>
+        <source>Forget the microphone</source>
+        <translation>Mikrofon vergessen</translation>
+    </message>
+    <message>
+        <source>Forget the sound card</source>
+        <translation>Soundkarte vergessen</translation>
+    </message>
+    <message>
+        <source>Forget the jig</source>
+        <translation>Messaufbau vergessen</translation>
+    </message>
+    <message>
+        <source>Forget the level</source>
+        <translation>Pegel vergessen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CheckCard</name>

@@ -112,33 +112,40 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
         });
         return b;
     };
-    const auto forget = [this](const QString& name, void (*change)(job::Calibration&)) {
-        QPushButton* b = button(tr("Forget"), name);
-        connect(b, &QPushButton::clicked, this, [this, change] {
-            job::Calibration changed = calibration_;
-            change(changed);
-            keep(std::move(changed));
-        });
-        return b;
-    };
+    const auto forget =
+        [this](const QString& name, const QString& accessible, void (*change)(job::Calibration&)) {
+            QPushButton* b = button(tr("Forget"), name);
+            b->setAccessibleName(accessible);
+            connect(b, &QPushButton::clicked, this, [this, change] {
+                job::Calibration changed = calibration_;
+                change(changed);
+                keep(std::move(changed));
+            });
+            return b;
+        };
     auto* open = button(tr("Open its file …"), QStringLiteral("calibration_open_microphone"));
     connect(open, &QPushButton::clicked, this, &CalibrationPanel::microphoneWanted);
     row(tr("Microphone"),
         microphone_,
-        {open, forget(QStringLiteral("calibration_forget_microphone"), [](job::Calibration& c) {
-             c.microphoneName.clear();
-             c.microphoneTable.clear();
-         })});
+        {open,
+         forget(QStringLiteral("calibration_forget_microphone"),
+                tr("Forget the microphone"),
+                [](job::Calibration& c) {
+                    c.microphoneName.clear();
+                    c.microphoneTable.clear();
+                })});
     row(tr("Sound card"),
         card_,
         {step(tr("Record the loop"), QStringLiteral("calibration_record_card"), Kind::card),
          step(tr("Check for automatic gain"),
               QStringLiteral("calibration_linearity"),
               Kind::linearity),
-         forget(QStringLiteral("calibration_forget_card"), [](job::Calibration& c) {
-             c.cardChannels.clear();
-             c.cardLoop.clear();
-         })});
+         forget(QStringLiteral("calibration_forget_card"),
+                tr("Forget the sound card"),
+                [](job::Calibration& c) {
+                    c.cardChannels.clear();
+                    c.cardLoop.clear();
+                })});
     row(tr("Impedance jig"),
         jig_,
         {step(tr("Clips open"), QStringLiteral("calibration_jig_open"), Kind::jigOpen),
@@ -148,6 +155,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
          new QLabel(tr("or only the leads'"), this),
          leads_,
          forget(QStringLiteral("calibration_forget_jig"),
+                tr("Forget the jig"),
                 [](job::Calibration& c) { c.jig.reset(); })});
     row(tr("Level"),
         level_,
@@ -158,10 +166,12 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
          step(tr("Play the tone"), QStringLiteral("calibration_tone"), Kind::tone),
          new QLabel(tr("the meter shows"), this),
          volts_,
-         forget(QStringLiteral("calibration_forget_level"), [](job::Calibration& c) {
-             c.fullScalePressure.reset();
-             c.fullScaleVoltage.reset();
-         })});
+         forget(QStringLiteral("calibration_forget_level"),
+                tr("Forget the level"),
+                [](job::Calibration& c) {
+                    c.fullScalePressure.reset();
+                    c.fullScaleVoltage.reset();
+                })});
     column->addWidget(told_);
     constexpr int leastPlot = 140;
     plot_->setMinimumHeight(leastPlot);

@@ -108,6 +108,7 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
     table_->setHorizontalHeaderLabels({tr("Figure"), tr("Measured, 95 %"), tr("Printed")});
     table_->verticalHeader()->hide();
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->setTabKeyNavigation(false); // Tab goes on to the next control
     table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
     table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
     table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::ResizeToContents);

@@ -26,7 +26,8 @@ protected:
     QList<QWidget*> reachable() {
         QList<QWidget*> list;
         for (QWidget* widget : window->findChildren<QWidget*>()) {
-            if (widget->isVisible() && widget->isEnabled() &&
+            // What stands in for another (the line of a spin box) is reached as that other.
+            if (widget->isVisible() && widget->isEnabled() && widget->focusProxy() == nullptr &&
                 (widget->focusPolicy() & Qt::TabFocus) != 0) {
                 list << widget;
             }
@@ -54,6 +55,12 @@ protected:
         QApplication::processEvents(); // the polarity table is built when the hand has let go
     }
 
+    void openMeasure(const char* page) {
+        window->chooseStage(QStringLiteral("measure"));
+        window->reveal(QStringLiteral("measure:") + QLatin1String(page));
+        settle();
+    }
+
     /// Every view there is, one after the other.
     void inEveryView(const std::function<void(const char*)>& look) {
         const std::string table =
@@ -65,7 +72,15 @@ protected:
         } const views[] = {
             {"start page", [&] { window->reveal(QStringLiteral("start")); }},
             {"network", [&] { window->chooseStage(QStringLiteral("network")); }},
-            {"measure", [&] { window->chooseStage(QStringLiteral("measure")); }},
+            {"measure", [&] { openMeasure("curves"); }},
+            {"measure, record", [&] { openMeasure("record"); }},
+            {"measure, calibrations", [&] { openMeasure("calibrations"); }},
+            {"measure, time", [&] { openMeasure("time"); }},
+            {"measure, decay", [&] { openMeasure("decay"); }},
+            {"measure, near and far", [&] { openMeasure("merge"); }},
+            {"measure, angles", [&] { openMeasure("angles"); }},
+            {"measure, parameters", [&] { openMeasure("parameters"); }},
+            {"measure, by hand", [&] { openMeasure("hand"); }},
             {"intake",
              [&] {
                  window->chooseStage(QStringLiteral("intake"));
