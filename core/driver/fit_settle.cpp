@@ -31,9 +31,9 @@ public:
         std::copy_n(moving, n, p_.begin() + static_cast<std::ptrdiff_t>(task_.frozen));
         const Points& points = task_.points;
         const std::size_t rows = points.phase ? 2 : 1;
-        evaluate(task_.form, p_.data(), points.f, Z_, J == nullptr ? nullptr : &slopes_);
+        evaluate(task_.form, p_.data(), points.f, impedances_, J == nullptr ? nullptr : &slopes_);
         for (std::size_t i = 0; i < points.f.size(); ++i) {
-            const Complex e = errorOf(points.Z[i], Z_[i], points.phase);
+            const Complex e = errorOf(points.Z[i], impedances_[i], points.phase);
             const double m = std::sqrt(std::norm(e));
             double scale = points.weight[i];
             double bend = 0.0; // how the scale turns with |e|, over |e|
@@ -50,18 +50,8 @@ public:
             if (points.phase) {
                 r[rows * i + 1] = scale * e.imag();
             }
-            if (J == nullptr) {
-                continue;
-            }
-            for (std::size_t k = 0; k < n; ++k) {
-                // e falls as the model rises.
-                const Complex d = -slopes_[i * p_.size() + task_.frozen + k];
-                const double along =
-                    bend * (e.real() * d.real() + (points.phase ? e.imag() * d.imag() : 0.0));
-                J[rows * i * n + k] = scale * d.real() + along * e.real();
-                if (points.phase) {
-                    J[(rows * i + 1) * n + k] = scale * d.imag() + along * e.imag();
-                }
+            if (J != nullptr) {
+                slopesOf(i, e, scale, bend, J + rows * i * n);
             }
         }
         if (points.dcr) {
@@ -78,9 +68,23 @@ public:
     }
 
 private:
+    /// How the residuals of one point turn with what moves: e falls as the model rises.
+    void slopesOf(std::size_t i, Complex e, double scale, double bend, double* J) const {
+        const std::size_t n = p_.size() - task_.frozen;
+        for (std::size_t k = 0; k < n; ++k) {
+            const Complex d = -slopes_[i * p_.size() + task_.frozen + k];
+            const bool phase = task_.points.phase;
+            const double along = bend * (e.real() * d.real() + (phase ? e.imag() * d.imag() : 0.0));
+            J[k] = scale * d.real() + along * e.real();
+            if (phase) {
+                J[n + k] = scale * d.imag() + along * e.imag();
+            }
+        }
+    }
+
     Task task_;
     Vector p_;
-    std::vector<Complex> Z_;
+    std::vector<Complex> impedances_;
     std::vector<Complex> slopes_;
 };
 
@@ -117,6 +121,7 @@ Bounds boundsOf(std::size_t i, InductanceModel coil) {
 
 double scaleOf(const std::vector<Complex>& e, bool phase) {
     std::vector<double> sizes;
+    sizes.reserve(e.size());
     for (const Complex& v : e) {
         sizes.push_back(std::abs(v));
     }

@@ -26,10 +26,13 @@ Complex middle(const Ratios& r) {
     return count > 0.0 ? sum / count : Complex{};
 }
 
-Ratios between(const JigStandards& s,
-               const std::vector<double>& re,
-               const std::vector<double>& im,
-               const curve::Axis& axis) {
+/// One standard's lists on another axis.
+struct Lists {
+    const std::vector<double>& re;
+    const std::vector<double>& im;
+};
+
+Ratios between(const JigStandards& s, const Lists& lists, const curve::Axis& axis) {
     Ratios r{.frequencies = axis};
     for (const double f : axis) {
         const auto above = std::ranges::upper_bound(s.frequencies, f);
@@ -39,7 +42,8 @@ Ratios between(const JigStandards& s,
                                         std::log(s.frequencies[i] / s.frequencies[i - 1]),
                                     0.0,
                                     1.0);
-        r.ratio.emplace_back((1.0 - t) * re[i - 1] + t * re[i], (1.0 - t) * im[i - 1] + t * im[i]);
+        r.ratio.emplace_back((1.0 - t) * lists.re[i - 1] + t * lists.re[i],
+                             (1.0 - t) * lists.im[i - 1] + t * lists.im[i]);
         r.noise.push_back(0.0);
     }
     return r;
@@ -142,9 +146,9 @@ Result<JigStandards> readStandards(const std::string& text) {
 }
 
 StandardTakes onAxis(const JigStandards& s, const curve::Axis& axis) {
-    return {.open = between(s, s.opensRe, s.opensIm, axis),
-            .shorted = between(s, s.shortsRe, s.shortsIm, axis),
-            .load = between(s, s.loadsRe, s.loadsIm, axis),
+    return {.open = between(s, {s.opensRe, s.opensIm}, axis),
+            .shorted = between(s, {s.shortsRe, s.shortsIm}, axis),
+            .load = between(s, {s.loadsRe, s.loadsIm}, axis),
             .loadOhms = s.load};
 }
 

@@ -180,13 +180,13 @@ Result<double> gainStep(const signal::Recording& first,
         }
     }
     double sum = 0.0;
-    int count = 0;
-    for (double f = 100.0; f < 10000.0; f *= 1.2589254117941673) {
+    constexpr int thirds = 20; // of an octave, from 100 Hz to 10 kHz
+    for (int k = 0; k < thirds; ++k) {
+        const double f = 100.0 * std::pow(10.0, 0.1 * k);
         // Level is per played unit: alike if nothing moved the gain meanwhile.
         sum += loud.examined.level(f) - soft.examined.level(f);
-        ++count;
     }
-    const double step = softer + sum / count;
+    const double step = softer + sum / thirds;
     constexpr double allowed = 0.2; // dB
     if (std::abs(step - softer) > allowed) {
         return Error{"gain",

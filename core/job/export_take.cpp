@@ -58,9 +58,9 @@ std::string json(const Take& take) {
     Value::Object object{
         {"take", text::write(take)},
         {"frequencies_hz", take.curve->frequencies()},
-        {take.kind == TakeKind::impedance ? "impedances_ohm" : "levels_db", std::move(values)}};
+        {take.kind == TakeKind::impedance ? "impedances_ohm" : "levels_db", values}};
     if (hasPhase(take)) {
-        object.push_back({"phases_deg", std::move(phases)});
+        object.push_back({"phases_deg", phases});
     }
     object.push_back({"trusted_from_hz", take.curve->trusted().from});
     object.push_back({"trusted_to_hz", take.curve->trusted().to});

@@ -158,6 +158,71 @@ Result<Complex> ohms(const OnePort& port, Complex value, int line) {
     return port.reference * (1.0 + value) / (1.0 - value);
 }
 
+/// Takes a file line by line; false: the rest is not about the port.
+class Reader {
+public:
+    Result<bool> take(int line, const std::vector<std::string_view>& tokens) {
+        if (tokens[0].starts_with('#')) {
+            return optionLine(line, tokens);
+        }
+        if (tokens[0].starts_with('[')) {
+            return keyword(line, tokens, port_);
+        }
+        if (!options_) {
+            return at(line, 1, "a row before the option line", "begins with '#'");
+        }
+        return dataRow(line, tokens);
+    }
+
+    [[nodiscard]] const OnePort& port() const { return port_; }
+
+private:
+    Result<bool> optionLine(int line, const std::vector<std::string_view>& tokens) {
+        if (!options_) { // only the first counts
+            YF_TRY(read, readOptions(line, tokens));
+            options_ = read;
+            port_.reference = read.reference;
+            port_.parameter = read.parameter;
+            port_.form = read.form;
+        }
+        return true;
+    }
+
+    Result<bool> dataRow(int line, const std::vector<std::string_view>& tokens) {
+        constexpr std::size_t onePort = 3;
+        if (tokens.size() != onePort) {
+            return at(line,
+                      std::min(tokens.size(), onePort + 1),
+                      std::to_string(tokens.size()) + " columns",
+                      "one port has 3: frequency and two numbers");
+        }
+        std::array<double, onePort> row{};
+        for (std::size_t c = 0; c < onePort; ++c) {
+            const auto number =
+                text::parseNumber(tokens[c].starts_with('+') ? tokens[c].substr(1) : tokens[c]);
+            if (!number) {
+                return at(line, c + 1, "'" + std::string(tokens[c]) + "' is not a number", "");
+            }
+            row[c] = *number;
+        }
+        const double f = row[0] * options_->factor;
+        if (f < 0.0 || (!port_.frequencies.empty() && f <= port_.frequencies.back())) {
+            return at(line, 1, text::printNumber(row[0]), "frequencies must rise");
+        }
+        if (f == 0.0) {
+            port_.dcDropped = true;
+            return true;
+        }
+        YF_TRY(Z, ohms(port_, valueOf(options_->form, row[1], row[2]), line));
+        port_.frequencies.push_back(f);
+        port_.Z.push_back(Z);
+        return true;
+    }
+
+    OnePort port_;
+    std::optional<Options> options_;
+};
+
 } // namespace
 
 bool looksLikeTouchstone(std::string_view text) {
@@ -176,77 +241,24 @@ bool looksLikeTouchstone(std::string_view text) {
 }
 
 Result<OnePort> readTouchstone(std::string_view text) {
-    OnePort port;
-    std::optional<Options> options;
+    Reader reader;
     std::optional<Error> error;
-    const auto refuse = [&](Error e) {
-        error = std::move(e);
-        return false;
-    };
     forEachLine(text, [&](int line, const std::vector<std::string_view>& tokens) {
-        if (tokens[0].starts_with('#')) {
-            if (options) {
-                return true; // only the first counts
-            }
-            auto read = readOptions(line, tokens);
-            if (!read) {
-                return refuse(read.error());
-            }
-            options = *read;
-            port.reference = options->reference;
-            port.parameter = options->parameter;
-            port.form = options->form;
-            return true;
+        auto goesOn = reader.take(line, tokens);
+        if (!goesOn) {
+            error = goesOn.error();
         }
-        if (tokens[0].starts_with('[')) {
-            auto more = keyword(line, tokens, port);
-            return more ? *more : refuse(more.error());
-        }
-        if (!options) {
-            return refuse(at(line, 1, "a row before the option line", "begins with '#'"));
-        }
-        constexpr std::size_t onePort = 3;
-        if (tokens.size() != onePort) {
-            return refuse(at(line,
-                             std::min(tokens.size(), onePort + 1),
-                             std::to_string(tokens.size()) + " columns",
-                             "one port has 3: frequency and two numbers"));
-        }
-        std::array<double, onePort> row{};
-        for (std::size_t c = 0; c < onePort; ++c) {
-            const auto number =
-                text::parseNumber(tokens[c].starts_with('+') ? tokens[c].substr(1) : tokens[c]);
-            if (!number) {
-                return refuse(
-                    at(line, c + 1, "'" + std::string(tokens[c]) + "' is not a number", ""));
-            }
-            row[c] = *number;
-        }
-        const double f = row[0] * options->factor;
-        if (f < 0.0 || (!port.frequencies.empty() && f <= port.frequencies.back())) {
-            return refuse(at(line, 1, text::printNumber(row[0]), "frequencies must rise"));
-        }
-        if (f == 0.0) {
-            port.dcDropped = true;
-            return true;
-        }
-        auto Z = ohms(port, valueOf(options->form, row[1], row[2]), line);
-        if (!Z) {
-            return refuse(Z.error());
-        }
-        port.frequencies.push_back(f);
-        port.Z.push_back(*Z);
-        return true;
+        return goesOn && *goesOn;
     });
     if (error) {
         return *error;
     }
-    if (port.frequencies.size() < 2) {
+    if (reader.port().frequencies.size() < 2) {
         return Error{"text",
-                     std::to_string(port.frequencies.size()) + " rows of data",
+                     std::to_string(reader.port().frequencies.size()) + " rows of data",
                      "must have at least 2"};
     }
-    return port;
+    return reader.port();
 }
 
 std::string writeTouchstone(const curve::Curve& impedance) {

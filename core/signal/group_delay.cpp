@@ -14,13 +14,17 @@ namespace {
 
 constexpr double twoPi = 2.0 * std::numbers::pi;
 
+/// Values over frequency, with weights.
+struct Line {
+    const std::vector<double>& f;
+    const std::vector<double>& y;
+    const std::vector<double>& weight;
+};
+
 /// Slope of y over ω about a point, over `half` of its frequency to each side; at least three
 /// points.
-double slopeAbout(const std::vector<double>& f,
-                  const std::vector<double>& y,
-                  const std::vector<double>& weight,
-                  std::size_t k,
-                  double half) {
+double slopeAbout(const Line& line, std::size_t k, double half) {
+    const auto& [f, y, weight] = line;
     std::size_t first = k;
     std::size_t last = k;
     while (first > 0 && (f[first - 1] > f[k] / half || last - first + 1 < 2)) {
@@ -79,8 +83,8 @@ std::vector<double> groupDelay(const curve::Curve& c) {
     const double sixth = std::pow(10.0, 0.3 / 12.0); // half of it to each side
     std::vector<double> result;
     for (std::size_t k = 0; k < f.size(); ++k) {
-        result.push_back(delay - slopeAbout(f, rest, weight, k, sixth) -
-                         slopeAbout(f, minimum, weight, k, std::pow(sixth, 0.25)));
+        result.push_back(delay - slopeAbout({f, rest, weight}, k, sixth) -
+                         slopeAbout({f, minimum, weight}, k, std::pow(sixth, 0.25)));
     }
     return result;
 }
