@@ -210,59 +210,71 @@ void HandPage::add() {
 
 void HandPage::again() {
     found_.reset();
-    table_->setRowCount(0);
     told_->clear();
     Picture picture{.empty = tr("no reading yet")};
     const job::Driver* driver =
         sight_.present ? job::findDriver(sight_.shown().job, sight_.driver) : nullptr;
-    const bool tweeter =
-        driver != nullptr && (driver->band == job::Band::high || driver->band == job::Band::top);
-    const auto first = driver::firstTones(tweeter);
     if (readings_.empty()) {
-        next_->setText(tr("Begin at %1.").arg(figures(text::printEngineering(first[0], "Hz"))));
-        if (!f_->optionalValue()) {
-            f_->setValue(first[0]);
-        }
+        begin(driver);
     } else {
         const auto asked = request();
-        auto found = driver::check(asked) ? Result<driver::Multimeter>(*driver::check(asked))
-                                          : driver::multimeter(asked);
-        if (!found) {
-            told_->setText(QStringLiteral("■ ") + spoken(text::sentence(found.error())));
-        } else {
+        const auto wrong = driver::check(asked);
+        auto found = wrong ? Result<driver::Multimeter>(*wrong) : driver::multimeter(asked);
+        if (found) {
             found_ = std::move(*found);
-            const driver::Multimeter& m = *found_;
-            std::vector<curve::Complex> values;
-            for (const double modulus : m.moduli) {
-                values.emplace_back(modulus, 0.0);
-            }
+            std::vector<curve::Complex> values(found_->moduli.begin(), found_->moduli.end());
             picture.traces = {traceOf({QStringLiteral("hand"), tr("by hand")},
                                       strokeOf(driver == nullptr ? job::Band::low : driver->band),
                                       asked.frequencies,
                                       values,
                                       Shown::modulus)};
-            next_->setText(
-                m.next ? tr("Next: %1 – %2.")
-                             .arg(figures(text::printEngineering(*m.next, "Hz")), spoken(m.why))
-                       : tr("✓ Enough: %1.").arg(spoken(m.why)));
-            QStringList said;
-            const auto say = [&](const char* symbol,
-                                 const std::optional<double>& value,
-                                 const std::optional<double>& u,
-                                 const char* unit) {
-                if (value && u) {
-                    said << QStringLiteral("%1 %2").arg(QLatin1String(symbol),
-                                                        withLimits(*value, *u, unit));
-                }
-            };
-            say("fs", m.fs, m.fsU, "Hz");
-            say("Qms", m.Qms, m.QmsU, "");
-            say("Qes", m.Qes, m.QesU, "");
-            say("Qts", m.Qts, m.QtsU, "");
-            told_->setText(said.isEmpty() ? tr("From six readings on the parameters stand here.")
-                                          : said.join(QStringLiteral("; ")));
+            tellFound();
+        } else {
+            told_->setText(QStringLiteral("■ ") + spoken(text::sentence(found.error())));
         }
     }
+    fillTable();
+    plot_->display(picture);
+    drop_->setEnabled(!readings_.empty());
+    constexpr std::size_t least = 3;
+    keep_->setEnabled(found_.has_value() && readings_.size() >= least && driver != nullptr);
+}
+
+void HandPage::begin(const job::Driver* driver) {
+    const bool tweeter =
+        driver != nullptr && (driver->band == job::Band::high || driver->band == job::Band::top);
+    const double first = driver::firstTones(tweeter).front();
+    next_->setText(tr("Begin at %1.").arg(figures(text::printEngineering(first, "Hz"))));
+    if (!f_->optionalValue()) {
+        f_->setValue(first);
+    }
+}
+
+void HandPage::tellFound() {
+    const driver::Multimeter& m = *found_;
+    next_->setText(m.next ? tr("Next: %1 – %2.")
+                                .arg(figures(text::printEngineering(*m.next, "Hz")), spoken(m.why))
+                          : tr("✓ Enough: %1.").arg(spoken(m.why)));
+    QStringList said;
+    const auto say = [&](const char* symbol,
+                         const std::optional<double>& value,
+                         const std::optional<double>& u,
+                         const char* unit) {
+        if (value && u) {
+            said << QStringLiteral("%1 %2").arg(QLatin1String(symbol),
+                                                withLimits(*value, *u, unit));
+        }
+    };
+    say("fs", m.fs, m.fsU, "Hz");
+    say("Qms", m.Qms, m.QmsU, "");
+    say("Qes", m.Qes, m.QesU, "");
+    say("Qts", m.Qts, m.QtsU, "");
+    told_->setText(said.isEmpty() ? tr("From six readings on the parameters stand here.")
+                                  : said.join(QStringLiteral("; ")));
+}
+
+void HandPage::fillTable() {
+    table_->setRowCount(0);
     for (std::size_t i = 0; i < readings_.size(); ++i) {
         const int row = table_->rowCount();
         table_->insertRow(row);
@@ -276,10 +288,6 @@ void HandPage::again() {
             table_->setItem(row, c, new QTableWidgetItem(cells[c]));
         }
     }
-    plot_->display(picture);
-    drop_->setEnabled(!readings_.empty());
-    constexpr std::size_t least = 3;
-    keep_->setEnabled(found_.has_value() && readings_.size() >= least && driver != nullptr);
 }
 
 } // namespace yf::app

@@ -36,6 +36,9 @@ private:
 
     void add();
     void again();
+    void begin(const job::Driver* driver);
+    void tellFound();
+    void fillTable();
     [[nodiscard]] driver::MultimeterRequest request() const;
 
     Sight sight_;

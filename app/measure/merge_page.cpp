@@ -29,10 +29,20 @@ namespace {
 
 namespace q = yf::quantity;
 
-const q::Quantity coneArea{"Sd", "Sd_cm2", 1e-4, "cm²", 0.5, 5000.0, "of one cone"};
+const q::Quantity coneArea{"Sd", "area_cm2", 1e-4, "cm²", 0.5, 5000.0, "of one cone"};
 const q::Quantity portSize{"d", "port_mm", 1e-3, "mm", 5.0, 500.0, "of one port"};
 const q::Quantity apart{"d", "apart_m", 1.0, "m", 0.01, 5.0, "cone to port, middle to middle"};
 const q::Quantity joined{"f", "splice_hz", 1.0, "Hz", 10.0, 5000.0, "where they are joined"};
+
+QString warningWords(const std::string& warning) {
+    return warning == "no_overlap"
+               ? MergePage::tr("▲ Both do not hold in a common band: the join is a guess.")
+           : warning == "splice_above_near_field_limit"
+               ? MergePage::tr("▲ That is above what the near field holds.")
+           : warning == "near_distance_too_large"
+               ? MergePage::tr("▲ The microphone stood too far from the cone.")
+               : words(warning);
+}
 
 } // namespace
 
@@ -74,7 +84,7 @@ MergePage::MergePage(QWidget* parent) : QWidget(parent) {
     near_ = combo(QStringLiteral("merge_near"), tr("Take near the cone"));
     port_ = combo(QStringLiteral("merge_port"), tr("Take in the port"));
     far_ = combo(QStringLiteral("merge_far"), tr("Take at a distance"));
-    Sd_ =
+    area_ =
         field(coneArea, text::Unit::none, QStringLiteral("merge_Sd"), tr("Area of one cone, cm²"));
     cones_ = count(QStringLiteral("merge_cones"), tr("Cones alike"));
     portDiameter_ = field(portSize,
@@ -116,7 +126,7 @@ MergePage::MergePage(QWidget* parent) : QWidget(parent) {
     row(tr("Near the cone"), near_);
     row(tr("In the port"), port_);
     row(tr("At a distance"), far_);
-    row(tr("Sd, cm²"), Sd_);
+    row(tr("Sd, cm²"), area_);
     row(tr("Cones"), cones_);
     row(tr("Port, mm"), portDiameter_);
     row(tr("Ports"), ports_);
@@ -169,11 +179,29 @@ void MergePage::display(const Sight& sight) {
     fill(port_, job::MicPlace::nearPort);
     fill(far_, job::MicPlace::farField);
     const job::Driver* driver = job::findDriver(sight.shown().job, sight.driver);
-    if (driver != nullptr && (other || !Sd_->optionalValue())) {
-        Sd_->offer(driver->sheet.Sd);
+    if (driver != nullptr && (other || !area_->optionalValue())) {
+        area_->offer(driver->sheet.Sd);
     }
     filling_ = false;
     again();
+}
+
+job::MergeOrder MergePage::order(double guessedSd) const {
+    const auto id = [](const QComboBox* box) {
+        return box->currentData().toString().toStdString();
+    };
+    return {.driver = sight_.driver,
+            .near = id(near_),
+            .far = id(far_),
+            .port = id(port_),
+            .Sd = area_->optionalValue().value_or(guessedSd),
+            .cones = cones_->value(),
+            .portDiameter = portDiameter_->optionalValue(),
+            .ports = ports_->value(),
+            .portDistance = portDistance_->optionalValue(),
+            .baffle = baffle_->isChecked(),
+            .splice = splice_->optionalValue(),
+            .match = static_cast<measure::Match>(match_->currentIndex())};
 }
 
 void MergePage::again() {
@@ -181,6 +209,7 @@ void MergePage::again() {
         return;
     }
     made_.reset();
+    told_->clear();
     const job::Job& job = sight_.shown().job;
     const bool ported = !port_->currentData().toString().isEmpty();
     for (QWidget* widget : {static_cast<QWidget*>(portDiameter_),
@@ -190,84 +219,70 @@ void MergePage::again() {
     }
     Picture picture{
         .empty = tr("take the response near the cone and at a distance, then join them here")};
-    QString told;
     const job::Driver* driver = job::findDriver(job, sight_.driver);
     const job::ConeArea guess = driver == nullptr ? job::ConeArea{} : job::coneArea(*driver);
-    Sd_->setPlaceholderText(tr("about %1").arg(QLocale().toString(guess.Sd * 1e4, 'f', 0))); // cm²
+    area_->setPlaceholderText(
+        tr("about %1").arg(QLocale().toString(guess.Sd * 1e4, 'f', 0))); // cm²
     if (near_->count() > 0 && far_->count() > 0 && driver != nullptr) {
-        auto made = job::mergeTakes(job,
-                                    {.driver = sight_.driver,
-                                     .near = near_->currentData().toString().toStdString(),
-                                     .far = far_->currentData().toString().toStdString(),
-                                     .port = port_->currentData().toString().toStdString(),
-                                     .Sd = Sd_->optionalValue().value_or(guess.Sd),
-                                     .cones = cones_->value(),
-                                     .portDiameter = portDiameter_->optionalValue(),
-                                     .ports = ports_->value(),
-                                     .portDistance = portDistance_->optionalValue(),
-                                     .baffle = baffle_->isChecked(),
-                                     .splice = splice_->optionalValue(),
-                                     .match = static_cast<measure::Match>(match_->currentIndex())});
-        const job::Take* far = job::findTake(job, far_->currentData().toString().toStdString());
-        if (!made) {
-            told = QStringLiteral("■ ") + spoken(text::sentence(made.error()));
-            if (far != nullptr) {
-                picture.traces << traceOf(
-                    {QStringLiteral("far"), tr("far")}, theme().ghost, *far->curve, Shown::level);
-            }
-        } else {
+        auto made = job::mergeTakes(job, order(guess.Sd));
+        if (made) {
             made_ = std::move(*made);
-            const measure::Merged& m = made_->merged;
-            Stroke near = theme().ways[(static_cast<std::size_t>(driver->band) + 1) % 5];
-            near.width = 1.2;
-            picture.traces << traceOf({QStringLiteral("near"), tr("near, brought over")},
-                                      near,
-                                      *made_->near,
-                                      Shown::level)
-                           << traceOf({QStringLiteral("far"), tr("far")},
-                                      theme().ghost,
-                                      *far->curve,
-                                      Shown::level)
-                           << traceOf({QStringLiteral("joined"), tr("joined")},
-                                      strokeOf(driver->band),
-                                      *made_->take.curve,
-                                      Shown::level);
-            picture.shades = {
-                {m.splice * std::exp2(-0.25), m.splice * std::exp2(0.25), tr("joined")}};
-            constexpr double much = 1.0; // dB
-            QStringList said;
-            if (!Sd_->optionalValue()) {
-                said << tr("▲ The area is guessed from the outer diameter.");
-            }
-            said << tr("Joined at %1; the near field holds up to %2.")
-                        .arg(figures(text::printEngineering(m.splice, "Hz")),
-                             figures(text::printEngineering(m.nearLimit, "Hz")));
-            said
-                << (std::abs(m.mismatch) > much
-                        ? tr("▲ Measured and computed level differ by %1 dB: a distance, the area, "
-                             "the front or a gain is not what it is said to be.")
-                        : tr("✓ Measured and computed level agree within %1 dB."))
-                       .arg(QLocale().toString(std::abs(m.mismatch), 'f', 1));
-            for (const std::string& warning : m.warnings) {
-                said << (warning == "no_overlap"
-                             ? tr("▲ Both do not hold in a common band: the join is a guess.")
-                         : warning == "splice_above_near_field_limit"
-                             ? tr("▲ That is above what the near field holds.")
-                         : warning == "near_distance_too_large"
-                             ? tr("▲ The microphone stood too far from the cone.")
-                             : words(warning));
-            }
-            if (ported && !portDistance_->optionalValue()) {
-                said << tr(
-                    "With the way from cone to port, what each microphone hears of the other "
-                    "is taken out: it decides below the tuning.");
-            }
-            told = said.join(u' ');
+            told_->setText(wordsAbout(*made_, ported));
+        } else {
+            told_->setText(QStringLiteral("■ ") + spoken(text::sentence(made.error())));
         }
+        draw(picture, *driver);
     }
     plot_->display(picture);
-    told_->setText(told);
     keep_->setEnabled(made_.has_value());
+}
+
+void MergePage::draw(Picture& picture, const job::Driver& driver) const {
+    const job::Take* far =
+        job::findTake(sight_.shown().job, far_->currentData().toString().toStdString());
+    if (made_) {
+        Stroke near = theme().ways[(static_cast<std::size_t>(driver.band) + 1) % 5];
+        near.width = 1.2;
+        picture.traces << traceOf(
+            {QStringLiteral("near"), tr("near, brought over")}, near, *made_->near, Shown::level);
+    }
+    if (far != nullptr) {
+        picture.traces << traceOf(
+            {QStringLiteral("far"), tr("far")}, theme().ghost, *far->curve, Shown::level);
+    }
+    if (made_) {
+        picture.traces << traceOf({QStringLiteral("joined"), tr("joined")},
+                                  strokeOf(driver.band),
+                                  *made_->take.curve,
+                                  Shown::level);
+        const double side = std::exp2(0.25); // of a quarter octave
+        picture.shades = {{made_->merged.splice / side, made_->merged.splice * side, tr("joined")}};
+    }
+}
+
+QString MergePage::wordsAbout(const job::MergedTake& made, bool ported) const {
+    const measure::Merged& m = made.merged;
+    QStringList said;
+    if (!area_->optionalValue()) {
+        said << tr("▲ The area is guessed from the outer diameter.");
+    }
+    said << tr("Joined at %1; the near field holds up to %2.")
+                .arg(figures(text::printEngineering(m.splice, "Hz")),
+                     figures(text::printEngineering(m.nearLimit, "Hz")));
+    constexpr double much = 1.0; // dB
+    said << (std::abs(m.mismatch) > much
+                 ? tr("▲ Measured and computed level differ by %1 dB: a distance, the area, "
+                      "the front or a gain is not what it is said to be.")
+                 : tr("✓ Measured and computed level agree within %1 dB."))
+                .arg(QLocale().toString(std::abs(m.mismatch), 'f', 1));
+    for (const std::string& warning : m.warnings) {
+        said << warningWords(warning);
+    }
+    if (ported && !portDistance_->optionalValue()) {
+        said << tr("With the way from cone to port, what each microphone hears of the other "
+                   "is taken out: it decides below the tuning.");
+    }
+    return said.join(u' ');
 }
 
 } // namespace yf::app

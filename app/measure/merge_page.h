@@ -13,6 +13,7 @@ class QSpinBox;
 namespace yf::app {
 
 class Plot;
+struct Picture;
 class QuantityField;
 
 /// Near field of cone and port joined to the far response, with what a ruler has to say, and kept
@@ -31,6 +32,9 @@ Q_SIGNALS:
 private:
     void fill(QComboBox* box, job::MicPlace place);
     void again();
+    [[nodiscard]] job::MergeOrder order(double guessedSd) const;
+    void draw(Picture& picture, const job::Driver& driver) const;
+    [[nodiscard]] QString wordsAbout(const job::MergedTake& made, bool ported) const;
 
     Sight sight_;
     std::optional<job::MergedTake> made_;
@@ -38,7 +42,7 @@ private:
     QComboBox* near_{};
     QComboBox* far_{};
     QComboBox* port_{};
-    QuantityField* Sd_{};
+    QuantityField* area_{};
     QSpinBox* cones_{};
     QuantityField* portDiameter_{};
     QSpinBox* ports_{};

@@ -503,13 +503,8 @@ void RecordPage::wantedChanged() {
     guide();
 }
 
-void RecordPage::guide() {
-    if (!sight_.present) {
-        return;
-    }
+QString RecordPage::guideWords() const {
     const Wanted w = wanted();
-    const bool impedance = impedanceWanted();
-    SetupSketch::Scene scene{.jig = impedance};
     QString said;
     switch (w) {
     case Wanted::impedance:
@@ -543,9 +538,20 @@ void RecordPage::guide() {
             tr("The microphone at the height of the listener's ear, on the axis of the cabinet.");
         break;
     }
-    if (tweeter() && !impedance && w != Wanted::whole) {
+    if (tweeter() && !impedanceWanted() && w != Wanted::whole) {
         said += u' ' + tr("A tweeter's sweep starts at 500 Hz or above, and softly.");
     }
+    return said;
+}
+
+void RecordPage::guide() {
+    if (!sight_.present) {
+        return;
+    }
+    const Wanted w = wanted();
+    const bool impedance = impedanceWanted();
+    SetupSketch::Scene scene{.jig = impedance};
+    QString said = guideWords();
     if (!impedance) {
         scene.place = w == Wanted::nearCone   ? job::MicPlace::nearCone
                       : w == Wanted::nearPort ? job::MicPlace::nearPort

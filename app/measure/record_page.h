@@ -79,6 +79,9 @@ private:
     void keep(bool anyway);
     void showVerdict();
     void guide();
+
+    /// What to do now, without what the room says.
+    [[nodiscard]] QString guideWords() const;
     [[nodiscard]] bool tweeter() const;
     [[nodiscard]] bool simulated() const;
     [[nodiscard]] bool impedanceWanted() const;
