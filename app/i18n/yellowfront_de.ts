@@ -3182,10 +3182,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Kalibrator: der Ton änderte sich um %1 dB, er muss auf 0,1 dB stehen: Mikrofon neu einsetzen</translation>
     </message>
     <message>
-        <source>%1: spans more than 15 dB, must be a microphone&apos;s own deviation, not a response</source>
-        <translation>%1: umspannt mehr als 15 dB, es muss die Abweichung des Mikrofons selbst sein, kein Frequenzgang</translation>
-    </message>
-    <message>
         <source>Near field joined to the far at %1, by %2 dB; %3 dB from what area and distance say.</source>
         <translation>Nahfeld bei %1 an das Fernfeld gefügt, um %2 dB; %3 dB neben dem, was Fläche und Abstand sagen.</translation>
     </message>
@@ -3617,6 +3613,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Forget the level</source>
         <translation>Pegel vergessen</translation>
+    </message>
+    <message>
+        <source>▲ It spans more than 15 dB: probably a response, not a microphone&apos;s own deviation. It is drawn below, and taken off until it is forgotten.</source>
+        <translation>▲ Sie umspannt mehr als 15 dB: wohl ein Frequenzgang, nicht die Abweichung eines Mikrofons. Sie ist unten gezeichnet und wird abgezogen, bis sie vergessen wird.</translation>
     </message>
 </context>
 <context>

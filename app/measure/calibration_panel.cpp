@@ -267,7 +267,11 @@ void CalibrationPanel::readMicrophone(const QString& path) {
         return;
     }
     keep(std::move(*found));
-    tell(tr("✓ Taken."));
+    const auto table = measure::readMicrophone(text, name.toStdString());
+    tell(table && table->wide
+             ? tr("▲ It spans more than 15 dB: probably a response, not a microphone's own "
+                  "deviation. It is drawn below, and taken off until it is forgotten.")
+             : tr("✓ Taken."));
 }
 
 void CalibrationPanel::keep(job::Calibration calibration) {

@@ -395,8 +395,6 @@ constexpr const char* all[] = {
                       "calibrator: the tone changed by %1 dB, must be steady within 0.1 dB: seat "
                       "the microphone again"),
     QT_TRANSLATE_NOOP(
-        "core", "%1: spans more than 15 dB, must be a microphone's own deviation, not a response"),
-    QT_TRANSLATE_NOOP(
         "core",
         "Near field joined to the far at %1, by %2 dB; %3 dB from what area and distance say."),
     QT_TRANSLATE_NOOP("core",

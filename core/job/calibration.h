@@ -41,7 +41,8 @@ struct Calibration {
 [[nodiscard]] std::string writeCalibration(const Calibration& calibration);
 [[nodiscard]] Result<Calibration> readCalibration(const std::string& text);
 
-/// A microphone's file is read before it is believed. Fails as measure::readMicrophone does, with
+/// A microphone's file is read before it is believed; one that spans more than 15 dB is taken, but
+/// is worth a warning (measure::MicrophoneTable::wide). Fails as measure::readMicrophone does, with
 /// the file's name.
 [[nodiscard]] Result<Calibration>
 withMicrophone(Calibration calibration, const std::string& name, const std::string& text);

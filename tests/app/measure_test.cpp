@@ -289,16 +289,20 @@ TEST_F(MeasureTest, calibrationsAreRecordedKeptForTheDeviceAndTakenOff) {
     write("calibration_volts", "2");
     EXPECT_NE(find<QLabel>("calibration_level")->text().indexOf(QStringLiteral("28.")), -1)
         << find<QLabel>("calibration_level")->text().toStdString();
-    // A microphone's file; a response is none.
+    // A microphone's file; one that looks like a response is told.
     ask.open = {file("mic.txt", "20 -1\n1000 0\n20000 3\n")};
     click(find<QPushButton>("calibration_open_microphone"));
     EXPECT_NE(find<QLabel>("calibration_microphone")->text().indexOf(QStringLiteral("mic.txt")),
               -1);
-    ask.open = {file("woofer.txt", "20 50\n1000 90\n20000 40\n")};
+    ask.open = {file("words.txt", "nothing to be read\n")};
     click(find<QPushButton>("calibration_open_microphone"));
     EXPECT_TRUE(find<QLabel>("calibration_told")->text().startsWith(u'■'));
     EXPECT_NE(find<QLabel>("calibration_microphone")->text().indexOf(QStringLiteral("mic.txt")), -1)
         << "the good one stays";
+    ask.open = {file("woofer.txt", "20 50\n1000 90\n20000 40\n")};
+    click(find<QPushButton>("calibration_open_microphone"));
+    EXPECT_NE(find<QLabel>("calibration_told")->text().indexOf(QStringLiteral("15 dB")), -1);
+    click(find<QPushButton>("calibration_forget_microphone"));
     click(find<QToolButton>("record_calibrations"));
     // An impedance says what it was corrected by.
     find<QComboBox>("record_wanted")->setCurrentIndex(0);

@@ -322,16 +322,15 @@ TEST(Calibrations, levelNeedsBothHalves) {
     EXPECT_FALSE(withVoltage(*c, {48000.0, tone, std::vector<double>(48000)}, 0.1, 2.0).ok());
 }
 
-TEST(Calibrations, aResponseIsNoMicrophonesFile) {
+TEST(Calibrations, aMicrophonesFileIsReadBeforeItIsBelieved) {
     auto c = withMicrophone({}, "mic.txt", "20 -2\n1000 0\n20000 4\n");
     ASSERT_TRUE(c.ok());
     Recorded r;
     apply(*c, TakeKind::response, true, r);
     EXPECT_EQ(r.calibration, "microphone mic.txt");
     EXPECT_FALSE(r.microphoneTable.empty());
-    const auto wide = withMicrophone({}, "woofer.txt", "20 60\n1000 90\n20000 50\n");
-    ASSERT_FALSE(wide.ok());
-    EXPECT_EQ(wide.error().subject, "woofer.txt");
+    EXPECT_TRUE(withMicrophone({}, "woofer.txt", "20 60\n1000 90\n20000 50\n").ok())
+        << "taken, with a warning";
     EXPECT_FALSE(withMicrophone({}, "m", "nothing\n").ok());
 }
 
