@@ -4727,6 +4727,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>up to %1, by %2</source>
         <translation>bis %1, durch %2</translation>
     </message>
+    <message>
+        <source>, its area guessed from the outer diameter</source>
+        <translation>, seine Fläche aus dem Außendurchmesser geschätzt</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::GateView</name>
@@ -7490,6 +7494,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>✓ A sweep 6 dB softer came back %1 dB lower: the gain stands still.</source>
         <translation>✓ Ein 6 dB leiserer Gleitton kam %1 dB leiser zurück: die Verstärkung steht still.</translation>
+    </message>
+    <message>
+        <source>Its resistance is not printed: that of a usual 8 Ω driver was taken.</source>
+        <translation>Sein Widerstand ist nicht gedruckt: der eines üblichen 8-Ω-Treibers wurde genommen.</translation>
     </message>
 </context>
 <context>

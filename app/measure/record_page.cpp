@@ -678,6 +678,10 @@ void RecordPage::showSafety() {
                     tr("About %1 at the driver.")
                         .arg(figures(text::printEngineering(*a.power, "W", 2)));
     }
+    const job::Driver* driver = job::findDriver(sight_.present->job, sight_.driver);
+    if (a.power && !impedanceWanted() && driver != nullptr && !driver->sheet.model.Re) {
+        said << tr("Its resistance is not printed: that of a usual 8 Ω driver was taken.");
+    }
     if (a.muchPower && !impedanceWanted()) {
         said << tr("That is more than a tenth of what such a driver usually bears.");
     }

@@ -60,7 +60,8 @@ openFor(const job::Job& job, const RecordOrder& order, job::Recorded& recorded) 
     }
     YF_TRY(bench, sim::soundBench(job, order.view));
     if (order.take.kind == job::TakeKind::impedance) {
-        if (recorded.jigTable.empty()) {
+        // What somebody typed counts before what the bench knows.
+        if (recorded.jigTable.empty() && recorded.lead == 0.0) {
             recorded.lead = bench.lead;
         }
     } else {

@@ -34,7 +34,8 @@ double across(double f, const QRectF& room) {
 QString reasonWords(const std::string& why) {
     return why == "resonance"   ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its resonance"))
            : why == "excursion" ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its travel"))
-           : why == "breakup"   ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "a mode of its cone"))
+           : why == "breakup"
+               ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "a mode of its cone"))
            : why == "response"
                ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its own fall"))
                : inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "its size: it beams beyond"));
@@ -47,12 +48,17 @@ QString hertz(double f) {
 } // namespace
 
 QString bandWords(const job::DriverBand& found) {
-    QString said = found.band.low && found.band.lowReason
-                       ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from %1, by %2;"))
-                             .arg(hertz(*found.band.low), reasonWords(*found.band.lowReason))
-                       : inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from what its box allows;"));
+    QString said =
+        found.band.low && found.band.lowReason
+            ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from %1, by %2;"))
+                  .arg(hertz(*found.band.low), reasonWords(*found.band.lowReason))
+            : inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from what its box allows;"));
     said += u' ' + inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "up to %1, by %2"))
                        .arg(hertz(found.band.high), reasonWords(found.band.highReason));
+    if (found.areaGuessed) {
+        said += inWords(
+            QT_TRANSLATE_NOOP("yf::app::FrontView", ", its area guessed from the outer diameter"));
+    }
     return said;
 }
 

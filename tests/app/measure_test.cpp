@@ -497,6 +497,9 @@ TEST_F(MeasureTest, aTakeIsSavedAsAFile) {
 TEST_F(MeasureTest, theUsableBandIsOnTheFrontAndOfferedToTheNetwork) {
     EXPECT_NE(find<QWidget>("front")->accessibleDescription().indexOf(QStringLiteral("works well")),
               -1);
+    EXPECT_NE(find<QWidget>("front")->accessibleDescription().indexOf(QStringLiteral("guessed")),
+              -1)
+        << "an area that is not printed is said to be guessed";
     window->chooseCabinet(QStringLiteral("projection"));
     window->chooseStage(QStringLiteral("network"));
     settle();
@@ -575,6 +578,36 @@ TEST_F(MeasureTest, exchangedInputsAreReadTheOtherWayRound) {
     click(find<QPushButton>("record_keep"));
     settle();
     EXPECT_TRUE(job().takes.back().recorded.faults.empty());
+}
+
+TEST_F(MeasureTest, leadsThatWereTypedAreTakenOff) {
+    page("record");
+    find<QComboBox>("record_wanted")->setCurrentIndex(0);
+    click(find<QToolButton>("record_calibrations"));
+    write("calibration_leads", "0.5");
+    click(find<QToolButton>("record_calibrations"));
+    sweep();
+    click(find<QPushButton>("record_keep"));
+    settle();
+    EXPECT_DOUBLE_EQ(job().takes.back().recorded.lead, 0.5);
+}
+
+TEST_F(MeasureTest, powerIsToldWithWhatItRestsOn) {
+    page("record");
+    auto* safety = find<QLabel>("record_safety");
+    find<app::RecordPage>("record_page")->setPace(0.0);
+    click(find<QToolButton>("record_calibrations"));
+    click(find<QPushButton>("calibration_forget_level")); // of another test in this process
+    write("record_level", "-11 dB");
+    EXPECT_EQ(safety->text(), QString()) << "volts are not known yet";
+    calibrate("calibration_tone");
+    write("calibration_volts", "2");
+    click(find<QToolButton>("record_calibrations"));
+    write("record_level", "-10 dB");
+    EXPECT_NE(safety->text().indexOf(QStringLiteral("W at the driver")), -1)
+        << safety->text().toStdString();
+    EXPECT_NE(safety->text().indexOf(QStringLiteral("not printed")), -1);
+    EXPECT_NE(safety->text().indexOf(QStringLiteral("more than a tenth")), -1);
 }
 
 } // namespace yf::test
