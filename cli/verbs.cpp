@@ -6,6 +6,17 @@
 #include "core/bench/decide.h"
 #include "core/bench/lcr.h"
 #include "core/bench/next_check.h"
+#include "core/box/advise.h"
+#include "core/box/align.h"
+#include "core/box/closed.h"
+#include "core/box/designs.h"
+#include "core/box/driver_check.h"
+#include "core/box/find.h"
+#include "core/box/panel.h"
+#include "core/box/port_swap.h"
+#include "core/box/read_back.h"
+#include "core/box/response.h"
+#include "core/box/volume.h"
 #include "core/driver/complete.h"
 #include "core/driver/enclosed.h"
 #include "core/driver/fit_request.h"
@@ -37,6 +48,7 @@
 #include "core/report/take_file.h"
 #include "core/signal/sweep.h"
 #include "core/signal/wav.h"
+#include "core/sim/box_trial.h"
 #include "core/sim/driver_trial.h"
 #include "core/sim/grade.h"
 #include "core/sim/room.h"
@@ -198,6 +210,23 @@ const std::vector<Verb>& verbs() {
                              "a recording of a known loudspeaker in a room",
                              &loadMicrophone,
                              &writeRecording),
+        verb<&box::closed>("box", "closed", "a sealed box from its volume or its Q"),
+        verb<&box::vented>("box", "vented", "what a ported box gives"),
+        verb<&box::passiveRadiator>("box", "passive-radiator", "a box with a cone for a port"),
+        verb<&box::bandPass>("box", "bandpass", "fourth and sixth order"),
+        verb<&box::port>("box", "port", "length from tuning, or tuning from length"),
+        verb<&box::portSwap>("box", "port-swap", "another port, the tuning kept"),
+        verb<&box::volume>("box", "volume", "inside, net volume and air modes of a cabinet"),
+        verb<&box::panel>("box", "panel", "lowest resonance of a board"),
+        verb<&box::advise>("box", "advise", "which kind of box two schools name"),
+        verb<&box::alignVerb>("box", "align", "volume and tuning of a named shape"),
+        verb<&box::fromImpedance>(
+            "box", "from-impedance", "box and driver read back from an impedance"),
+        verb<&box::curveVerb>("box", "curve", "everything over frequency, for any kind of box"),
+        verb<&box::driverCheck>(
+            "box", "driver-check", "whether a driver suits a box that is there"),
+        verb<&box::find>("box", "find", "the best of ten thousand boxes within wishes"),
+        verb<&sim::boxTrial>("box", "trial", "how well seeded boxes are read back"),
         verb<&network::solveNetwork>("network", "solve", "drives, load and sum of a network"),
         verb<&network::textbook>(
             "network", "textbook", "a network from the book, and what it does"),
@@ -208,11 +237,8 @@ const std::vector<Verb>& verbs() {
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
         verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),
         verb<&report::exportJob>("job", "export", "network, document or tables of a job file"),
-        verb<&report::exportTakeOf>("job",
-                                    "export-take",
-                                    "a take as table, JSON, Touchstone or sound",
-                                    {},
-                                    &writeTake),
+        verb<&report::exportTakeOf>(
+            "job", "export-take", "a take as table, JSON, Touchstone or sound", {}, &writeTake),
         verb<&report::snapshot>("job",
                                 "snapshot",
                                 "names the present state of a job, or lists what was named",

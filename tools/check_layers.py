@@ -15,7 +15,7 @@ QT = re.compile(r"^(Q[A-Z]|Qt[A-Z]|qcustomplot)")
 # Heavy or foreign libraries: in these folders only, and in sources only.
 LIBRARIES = {
     "nlohmann/": ["core/text"],
-    "Eigen/": ["core/network", "core/driver", "core/signal"],
+    "Eigen/": ["core/network", "core/driver", "core/signal", "core/box"],
     "ceres/": ["core/driver"],
     "sqlite3.h": ["core/job/store"],
     "fftw3.h": ["core/signal"],
@@ -50,7 +50,7 @@ RULES = {
     "tests/": (["core/", "cli/", "app/", "demo/", "devices/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/check/", "app/intake/", "app/practice/", "app/measure/", "app/network/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
+STAGES = ["app/check/", "app/intake/", "app/practice/", "app/measure/", "app/network/", "app/box/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
 # Shared rooms that only some of them need.
 USES = {"app/check/": ["app/instruments/", "devices/"], "app/practice/": ["app/check/"], "app/measure/": ["devices/sound.h"]}
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]

@@ -86,6 +86,36 @@ inline constexpr Quantity sensitivity2v83{
 inline constexpr Quantity sensitivity1w{
     "L", "sensitivity_1w_db", 1.0, "dB", 20.0, 140.0, "level at 1 W in Re, 1 m"};
 
+// Box
+inline constexpr Quantity Vb{"Vb", "Vb_l", 1e-3, "l", 0.01, 1e5, "net volume of the box"};
+inline constexpr Quantity fb{"fb", "fb_hz", 1.0, "Hz", 5.0, 1000.0, "tuning of the box"};
+inline constexpr Quantity fc{"fc", "fc_hz", 1.0, "Hz", 1.0, 20000.0, "resonance in the box"};
+inline constexpr Quantity f3{"f3", "f3_hz", 1.0, "Hz", 0.1, 200000.0, "half power re far above"};
+inline constexpr Quantity Qtc{"Qtc", "Qtc", 1.0, "", 0.01, 1000.0, "total Q in the box"};
+inline constexpr Quantity alpha{"α", "alpha", 1.0, "", 0.0, 1e6, "Vas over Vb"};
+inline constexpr Quantity tuningRatio{"h", "h", 1.0, "", 0.0, 1e3, "fb over fs"};
+inline constexpr Quantity fillGain{
+    "g", "fill_gain", 1.0, "", 1.0, 1.4, "apparent volume over net volume, by fill"};
+inline constexpr Quantity QL{"QL", "QL", 1.0, "", 0.5, 1e9, "leak loss of the box"};
+inline constexpr Quantity QA{"QA", "QA", 1.0, "", 0.5, 1e9, "absorption loss of the box"};
+inline constexpr Quantity QP{"QP", "QP", 1.0, "", 0.5, 1e9, "loss of the port"};
+inline constexpr Quantity portArea{
+    "Sp", "port_area_m2", 1.0, "m²", 1e-6, 10.0, "narrowest area of all ports together"};
+inline constexpr Quantity groupDelay{"τ", "group_delay_s", 1.0, "s", -1e3, 1e3, "group delay"};
+inline constexpr Quantity flare{"R", "flare_m", 1.0, "m", 0.0, 0.5, "radius of a rounding"};
+inline constexpr Quantity portLength{"L", "length_m", 1.0, "m", 0.0, 10.0, "length of a port"};
+inline constexpr Quantity panel{"t", "panel_m", 1.0, "m", 0.003, 0.1, "thickness of the panels"};
+inline constexpr Quantity peak{
+    "peak", "peak_db", 1.0, "dB", -200.0, 200.0, "highest level re far above resonance"};
+inline constexpr Quantity peakAt{"f", "peak_hz", 1.0, "Hz", 0.1, 200000.0, "where"};
+inline constexpr Quantity sensitivity{"L",
+                                      "sensitivity_db",
+                                      1.0,
+                                      "dB",
+                                      -200.0,
+                                      200.0,
+                                      "far above resonance, 2.83 V, 1 m, half space"};
+
 // At the bench
 inline constexpr Quantity reading{"R", "reading_ohm", 1.0, "Ω", 0.0, 1e9, "what the meter shows"};
 inline constexpr Quantity leads{
