@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/drivers.h"
 
+#include "core/box/motion.h"
+#include "core/quantity/air.h"
 #include "core/quantity/level.h"
 #include "core/quantity/literals.h"
 #include "core/quantity/quantities.h"
@@ -265,6 +267,35 @@ std::string impedanceTable(const InventedDriver& d, bool decimalComma) {
                  number(std::arg(Z) / quantity::degree, 2, decimalComma) + "\n";
     }
     return table;
+}
+
+box::Driver boxDriverOf(const InventedDriver& d, double Sd) {
+    const double w = 2.0 * std::numbers::pi * d.impedance.fs;
+    const double c = quantity::soundSpeed;
+    box::Driver out{.Re = d.impedance.Re,
+                    .fs = d.impedance.fs,
+                    .Qms = d.impedance.Qms,
+                    .Qes = d.impedance.Qes,
+                    .Vas = quantity::airDensity * c * c * Sd * Sd / (w * w * d.Mms),
+                    .Sd = Sd,
+                    .Le = d.impedance.Le.value_or(0.0)};
+    out.coil = box::Coil::lr2;
+    out.L2 = d.impedance.L2;
+    out.R2 = d.impedance.R2;
+    return out;
+}
+
+curve::Curve impedanceInBox(const box::Driver& driver, const box::Box& box, unsigned seed) {
+    const curve::Axis axis = curve::within(curve::designAxis(), 10.0, 2000.0);
+    const box::System system = box::systemOf(driver, box, {});
+    Noise noise(seed);
+    std::vector<Complex> Z;
+    constexpr double spread = 0.003;
+    for (const double f : axis) {
+        Z.push_back(box::motionAt(system, f).Z *
+                    (1.0 + spread * Complex{noise.next(), noise.next()}));
+    }
+    return {axis, std::move(Z), curve::Phase::common};
 }
 
 std::vector<double> impulseInRoom(const InventedDriver& driver) {

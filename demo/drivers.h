@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/box/box.h"
 #include "core/curve/curve.h"
 #include "core/driver/impedance.h"
 #include "core/sim/specimen.h"
@@ -45,6 +46,13 @@ struct InventedDriver {
 
 /// The same driver as something on the bench that meters can be put to.
 [[nodiscard]] sim::Specimen specimenOf(const InventedDriver& driver);
+
+/// Its parameters as a box needs them: Vas from the moving mass and the area of the cone.
+[[nodiscard]] box::Driver boxDriverOf(const InventedDriver& driver, double Sd);
+
+/// Impedance in a box, 10 Hz to 2 kHz, with what a good jig leaves of noise.
+[[nodiscard]] curve::Curve
+impedanceInBox(const box::Driver& driver, const box::Box& box, unsigned seed);
 
 [[nodiscard]] InventedDriver campion165();
 [[nodiscard]] InventedDriver teasel26();

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/lantern_hall.h"
 
+#include "core/box/box.h"
 #include "core/job/bench.h"
 #include "core/job/import_take.h"
 #include "core/quantity/literals.h"
@@ -102,6 +103,54 @@ Result<job::Cabinet> floorStander(const std::string& side, const Parts& parts) {
                         .target = {.from = 70.0, .to = 16000.0, .tolerance = 2.0}};
 }
 
+constexpr double bromeArea = 0.0222; // m²
+
+/// The wood of the pair: woofer above the middle, midrange and tweeter in a chamber on top.
+void putBoxes(job::Job& job, job::Cabinet& cabinet) {
+    job::Enclosure low{.driver = cabinet.id + "-brome", .kind = box::Kind::vented};
+    low.panel = 19.0_mm;
+    low.dead = 31.0_cm;
+    low.fill = job::Fill::lined;
+    low.braces = {27.0_cm};
+    low.crossoverVolume = 0.6e-3;
+    job::PortIn port;
+    port.port.diameter = 67.0_mm;
+    port.length = 12.0_cm;
+    port.height = 12.0_cm;
+    low.ports = {port};
+    low.voltage = 9.0;
+    low.wishes = {.f3 = 45.0, .peak = 1.5, .speed = 17.0};
+    job::Enclosure mid{
+        .driver = cabinet.id + "-sorrel", .kind = box::Kind::closed, .sealedOff = true};
+    mid.panel = 19.0_mm;
+    mid.dead = low.dead;
+    mid.fill = job::Fill::half;
+    cabinet.boxes = {low, mid};
+    const auto brome = std::ranges::find(job.drivers, low.driver, &job::Driver::id);
+    brome->sheet.Vas = 35e-3;
+    brome->sheet.Sd = bromeArea;
+    brome->sheet.Xmax = 4.5_mm;
+    brome->sheet.power = 60.0;
+}
+
+/// What the woofers truly sit in: a little less air than the sum says, and no longer tight.
+std::vector<WooferInBox> woofersInBoxes() {
+    std::vector<WooferInBox> all;
+    for (const Unit& unit : units()) {
+        if (unit.driver.name.starts_with("Brome")) {
+            const bool left = std::string_view(unit.id).starts_with("left");
+            all.push_back({left ? "left" : "right",
+                           unit.id,
+                           boxDriverOf(unit.driver, bromeArea),
+                           box::Vented{.Vb = left ? 36.6e-3 : 36.2e-3,
+                                       .fb = left ? 40.6 : 40.9,
+                                       .gain = 1.05,
+                                       .QL = left ? 4.3 : 7.5}});
+        }
+    }
+    return all;
+}
+
 Result<job::Job> asItCameIn() {
     YF_TRY(projection, projectionRoom(tables()));
     job::Job job = projection.job();
@@ -163,6 +212,8 @@ Result<job::Job> asItCameIn() {
                                 : 10.4_cm,
              .nominal = 8.0});
     }
+    putBoxes(job, job.cabinets[0]);
+    putBoxes(job, job.cabinets[1]);
     return job;
 }
 
@@ -267,6 +318,8 @@ Result<Record> lanternHall(const std::vector<HallTable>& tables) {
     }
     YF_TRY(recorded, job::apply(record, recordAsReceived(), minute(at - 1)));
     static_cast<void>(recorded);
+    YF_TRY(boxes, job::apply(record, recordBoxes(woofersInBoxes()), minute(at - 1)));
+    static_cast<void>(boxes);
     YF_TRY(taken, job::takeSnapshot(record, "as received", minute(at++)));
     static_cast<void>(taken);
     YF_TRY(changed, job::apply(record, renewed(), minute(at++)));

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/box_edit.h"
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "demo/lantern_hall.h"
@@ -15,6 +16,11 @@ yf::Result<yf::job::Record> briefly() {
     yf::job::Record record{std::move(history)};
     YF_TRY(recorded, yf::job::apply(record, yf::demo::recordOneShort(), "2026-03-14T10:00:00"));
     static_cast<void>(recorded);
+    YF_TRY(boxed,
+           yf::job::apply(record,
+                          yf::job::beginBox("projection", "campion", yf::box::Kind::vented),
+                          "2026-03-14T10:01:00"));
+    static_cast<void>(boxed);
     return record;
 }
 

@@ -3,6 +3,7 @@
 
 #include "core/job/make_take.h"
 #include "core/sim/sound_bench.h"
+#include "demo/drivers.h"
 
 #include <cmath>
 #include <future>
@@ -114,6 +115,34 @@ std::vector<job::Take> angles(const sim::SoundBench& onAxis, const job::Cabinet&
 }
 
 } // namespace
+
+job::Edit recordBoxes(const std::vector<WooferInBox>& woofers) {
+    return {"Sweep the woofers in their cabinets",
+            [woofers](const job::Job& job) -> Result<job::Job> {
+                job::Job changed = job;
+                unsigned seed = 4601;
+                for (const WooferInBox& w : woofers) {
+                    job::Take take{.id = "take-" + std::to_string(changed.takes.size() + 1),
+                                   .kind = job::TakeKind::impedance,
+                                   .name = w.driver + "-in-its-cabinet.txt",
+                                   .understood = "The woofer's lugs, network taken off.",
+                                   .date = day};
+                    take.recorded = {.cabinet = w.cabinet,
+                                     .driver = w.driver,
+                                     .condition = "as received",
+                                     .device = "Simulated bench",
+                                     .simulated = true};
+                    take.recorded.mounting = job::Mounting::ventedBox;
+                    take.curve = std::make_shared<const curve::Curve>(
+                        impedanceInBox(w.woofer, w.box, seed++));
+                    take.curveKey = job::curveKey(*take.curve);
+                    changed.takes.push_back(std::move(take));
+                }
+                return changed;
+            },
+            {},
+            {}};
+}
 
 job::Edit recordAsReceived() {
     return {"Record the pair as received",

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/box/box.h"
 #include "core/job/edit.h"
 
 namespace yf::demo {
@@ -9,6 +10,17 @@ namespace yf::demo {
 /// axis and as a load, the two midranges and the left tweeter by themselves with their samples; and
 /// a set of angles of each cabinet without. None of them is put to use. The same each time.
 [[nodiscard]] job::Edit recordAsReceived();
+
+/// A woofer in the cabinet in which it came.
+struct WooferInBox {
+    std::string cabinet;
+    std::string driver;
+    box::Driver woofer;
+    box::Box box;
+};
+
+/// An impedance of each at its lugs, network off; none is put to use.
+[[nodiscard]] job::Edit recordBoxes(const std::vector<WooferInBox>& woofers);
 
 /// One short take of the projection room's tweeter: for job files that are to stay small.
 [[nodiscard]] job::Edit recordOneShort();

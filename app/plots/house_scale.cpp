@@ -24,6 +24,8 @@ const Form& formOf(PlotKind kind) {
         {{PlotKind::impedance, 20.0, 20000.0, 1.0, 100.0}, "Ω", 2, "ohm"},
         {{PlotKind::impulse, -0.001, 0.02, -1.0, 1.0}, "", 3, "of_peak"},
         {{PlotKind::delay, 20.0, 20000.0, 0.0, 20.0}, "ms", 2, "ms"},
+        {{PlotKind::travel, 10.0, 1000.0, 0.0, 10.0}, "mm", 2, "mm"},
+        {{PlotKind::speed, 10.0, 1000.0, 0.0, 25.0}, "m/s", 1, "m_per_s"},
     };
     return forms[static_cast<std::size_t>(kind)];
 }

@@ -29,6 +29,8 @@ struct Part {
     std::optional<double> outer;       ///< m, diameter of the flange
     std::optional<double> depth;       ///< m, behind the front
     std::optional<Shape> shape;
+    std::optional<double> Xmax;  ///< m
+    std::optional<double> power; ///< W, rated
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -41,6 +43,8 @@ struct Part {
         field(self.outer, size("outer_m", "diameter of the flange"));
         field(self.depth, size("depth_m", "depth behind the front"));
         field(self.shape, driver::shape);
+        field(self.Xmax, q::Xmax);
+        field(self.power, q::Quantity{"P", "power_w", 1.0, "W", 0.01, 1e5, "rated"});
     }
 
     bool operator==(const Part&) const = default;

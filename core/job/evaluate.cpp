@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/evaluate.h"
 
+#include "core/job/box_study.h"
 #include "core/job/facts.h"
 #include "core/network/solve.h"
 
@@ -278,6 +279,18 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
     return result;
 }
 
+void evaluateBoxes(const Job& job,
+                   const Cabinet& cabinet,
+                   const Assembly& assembly,
+                   CabinetResult& result) {
+    for (const Enclosure& e : cabinet.boxes) {
+        const auto known = assembly.boxDrivers.find(e.driver);
+        if (known != assembly.boxDrivers.end()) {
+            result.boxes.push_back(boxResult(job, cabinet, e, known->second));
+        }
+    }
+}
+
 } // namespace
 
 Assembly assemble(const Job& job) {
@@ -291,6 +304,19 @@ Assembly assemble(const Job& job) {
             assembly.readings.emplace(driver.id,
                                       DriverReading{network::dcResistance(*take->curve),
                                                     driver::resonance(*take->curve)});
+        }
+    }
+    for (const Cabinet& cabinet : job.cabinets) {
+        for (const Enclosure& e : cabinet.boxes) {
+            if (const Driver* driver = findDriver(job, e.driver)) {
+                assembly.boxDrivers.emplace(e.driver, boxDriver(job, *driver));
+            }
+            for (const Take* take : boxTakes(job, e.driver)) {
+                // The newest that can be read.
+                if (auto read = readTake(*take)) {
+                    assembly.boxReads.insert_or_assign(e.driver, std::move(*read));
+                }
+            }
         }
     }
     return assembly;
@@ -323,13 +349,20 @@ bool sameMeasurements(const Job& before, const Job& after) {
         return false;
     }
     const auto sameDrivers = [](const Cabinet& a, const Cabinet& b) {
-        return a.id == b.id && std::ranges::equal(network::driverEnds(a.circuit),
-                                                  network::driverEnds(b.circuit),
-                                                  {},
-                                                  &network::DriverEnd::driver,
-                                                  &network::DriverEnd::driver);
+        return a.id == b.id &&
+               std::ranges::equal(network::driverEnds(a.circuit),
+                                  network::driverEnds(b.circuit),
+                                  {},
+                                  &network::DriverEnd::driver,
+                                  &network::DriverEnd::driver) &&
+               std::ranges::equal(a.boxes, b.boxes, {}, &Enclosure::driver, &Enclosure::driver);
     };
     return std::ranges::equal(before.cabinets, after.cabinets, sameDrivers);
+}
+
+const BoxResult* CabinetResult::box(const std::string& driver) const {
+    const auto found = std::ranges::find(boxes, driver, &BoxResult::driver);
+    return found == boxes.end() ? nullptr : &*found;
 }
 
 const DriverBench* Evaluation::findBench(const std::string& cabinet,
@@ -379,6 +412,9 @@ Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* ear
         evaluation.cabinets.push_back(same
                                           ? earlier->evaluation.cabinets[i]
                                           : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
+        if (!same) {
+            evaluateBoxes(job, job.cabinets[i], assembly, evaluation.cabinets.back());
+        }
     }
     evaluation.table = bench::tableInForce();
     const bool sameJudgement = earlier != nullptr && sameBench(earlier->job, job) &&

@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/driver/resonance.h"
 #include "core/job/bench.h"
+#include "core/job/box_state.h"
 #include "core/job/job.h"
 #include "core/network/load.h"
 #include "core/speaker/findings.h"
@@ -36,7 +37,9 @@ struct DriverReading {
 
 struct Assembly {
     std::vector<AssembledCabinet> cabinets;
-    std::map<std::string, DriverReading> readings; ///< by driver; none without impedance
+    std::map<std::string, DriverReading> readings;       ///< by driver; none without impedance
+    std::map<std::string, Result<BoxDriver>> boxDrivers; ///< of those that have a box
+    std::map<std::string, box::ReadBack> boxReads;       ///< likewise, from a take made in it
 };
 
 [[nodiscard]] Assembly assemble(const Job& job);
@@ -46,8 +49,8 @@ struct Assembly {
 [[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet,
                                                            double fx);
 
-/// Whether an assembly made for `before` still serves `after`: the same drivers, takes in use and
-/// networks' driver names.
+/// Whether an assembly made for `before` still serves `after`: the same drivers, takes in use,
+/// networks' driver names and drivers with a box.
 [[nodiscard]] bool sameMeasurements(const Job& before, const Job& after);
 
 /// One way of a cabinet.
@@ -85,6 +88,9 @@ struct CabinetResult {
     std::size_t pricedParts{};
     double price{};
     std::vector<std::string> missing;
+    std::vector<BoxResult> boxes; ///< in the order of the cabinet's
+
+    [[nodiscard]] const BoxResult* box(const std::string& driver) const;
 };
 
 struct Evaluation {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/facts.h"
 
+#include "core/job/box_facts.h"
 #include "core/network/ladder_edit.h"
 #include "core/network/network.h"
 #include "core/quantity/air.h"
@@ -267,6 +268,19 @@ void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) 
     }
 }
 
+/// The crossover above a driver, if it is known.
+std::optional<double> crossoverAbove(const CabinetView& view, const std::string& driver) {
+    const auto ways = waysFromBelow(view);
+    for (std::size_t i = 1; i < ways.size(); ++i) {
+        if (ways[i - 1].driver->id == driver) {
+            const auto met = speaker::crossover(
+                {view.result.axis, ways[i - 1].way->pressure, ways[i].way->pressure});
+            return met ? std::optional(met->fx) : std::nullopt;
+        }
+    }
+    return std::nullopt;
+}
+
 std::size_t putCabinet(Collector& all, const CabinetView& view) {
     const Cabinet& cabinet = view.cabinet;
     const std::size_t scope = all.add({.cabinet = cabinet.id});
@@ -311,6 +325,18 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
             }
         }
         putTakes(all, inner, subject, view.job, driver);
+    }
+    for (const Enclosure& e : cabinet.boxes) {
+        const std::size_t inner = all.add({.cabinet = cabinet.id, .driver = e.driver}, scope);
+        const BoxView box{.job = view.job,
+                          .assembly = view.assembly,
+                          .cabinet = cabinet,
+                          .enclosure = e,
+                          .result = view.result.box(e.driver),
+                          .fx = crossoverAbove(view, e.driver)};
+        for (const auto& [name, fact] : boxFacts(box)) {
+            all.put(inner, name.c_str(), fact);
+        }
     }
     putIntake(all, scope, cabinet);
     putCrossovers(all, scope, view);

@@ -264,6 +264,7 @@ Edit removeDriver(const std::string& cabinet, const std::string& driver) {
             }
             std::erase_if(ways->sections, isWayOf);
             std::erase_if(c.mounts, [&](const Mount& mount) { return mount.driver == driver; });
+            std::erase_if(c.boxes, [&](const Enclosure& e) { return e.driver == driver; });
             std::erase_if(changed.drivers, [&](const Driver& d) { return d.id == driver; });
             std::erase_if(c.circuit.couplings, [&](const network::Coupling& coupling) {
                 return !network::findPart(c.circuit, coupling.first) ||
@@ -300,6 +301,10 @@ Edit addTwin(const std::string& cabinet) {
                         mount.driver = driver.id;
                         mount.x = -mount.x;
                         changed.drivers.push_back(std::move(driver));
+                    }
+                    for (Enclosure& e : twin.boxes) {
+                        const auto found = made.find(e.driver);
+                        e.driver = found == made.end() ? e.driver : found->second;
                     }
                     twin.circuit = network::withDrivers(c.circuit, [&](const std::string& old) {
                         const auto found = made.find(old);

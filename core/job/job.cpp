@@ -100,6 +100,13 @@ std::optional<Error> check(const Job& job) {
                              ""};
             }
         }
+        for (const Enclosure& e : cabinet.boxes) {
+            if (findDriver(job, e.driver) == nullptr) {
+                return Error{text::join("cabinets", i) + ".boxes",
+                             "driver '" + e.driver + "' does not exist",
+                             ""};
+            }
+        }
         for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
             if (findDriver(job, end.driver) == nullptr) {
                 return Error{text::join("cabinets", i) + ".network",

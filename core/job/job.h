@@ -4,6 +4,7 @@
 #include "core/bench/remedies.h"
 #include "core/curve/curve.h"
 #include "core/driver/replacement.h"
+#include "core/job/enclosure.h"
 #include "core/job/intake.h"
 #include "core/job/reading.h"
 #include "core/job/recorded.h"
@@ -177,6 +178,7 @@ struct Cabinet {
     bool noProtectors{}; ///< looked for, none fitted
     bool noControls{};   ///< likewise level controls
     std::vector<OldPart> oldParts;
+    std::vector<Enclosure> boxes; ///< one for each driver that has a room of its own
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -195,6 +197,7 @@ struct Cabinet {
         field(self.noProtectors, q::Flag{"no_protectors", "it has none", false});
         field(self.noControls, q::Flag{"no_level_controls", "it has none", false});
         field(self.oldParts, q::Group{"old_parts", "what else was found in it", true});
+        field(self.boxes, q::Group{"boxes", "where its drivers work", true});
     }
 
     bool operator==(const Cabinet&) const = default;
@@ -202,20 +205,21 @@ struct Cabinet {
 
 /// The scale that every plot of one kind keeps: what a comparison and every picture that leaves
 /// the application uses.
-enum class ScaleKind { level, phase, impedance, impulse, delay };
+enum class ScaleKind { level, phase, impedance, impulse, delay, travel, speed };
 
 struct HouseScale {
     ScaleKind kind{};
     double from{}; ///< Hz, or s for an impulse
     double to{};
-    double low{}; ///< dB, degrees, ohms, share of the peak, or ms
+    double low{}; ///< dB, degrees, ohms, share of the peak, ms, mm, or m/s
     double high{};
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.kind,
-              q::Choice<5>{
-                  "kind", {"level", "phase", "impedance", "impulse", "delay"}, "which plots"});
+              q::Choice<7>{"kind",
+                           {"level", "phase", "impedance", "impulse", "delay", "travel", "speed"},
+                           "which plots"});
         field(self.from, q::scaleEnd.as("from", "left end"));
         field(self.to, q::scaleEnd.as("to", "right end"));
         field(self.low, q::scaleEnd.as("low", "lower end"));

@@ -171,7 +171,8 @@ TEST(Replacement, aDataSheetOutranksTheCurves) {
     const auto again = text::read<job::Job>(text::write(*changed), "");
     ASSERT_TRUE(again.ok()) << text::sentence(again.error());
     EXPECT_EQ(job::findDriver(*again, "left-sorrel")->sheet, sheet);
-    const std::string written = text::writeJson(text::write(hall()));
+    const std::string written =
+        text::writeJson(text::write(*job::findDriver(hall(), "left-sorrel")));
     EXPECT_EQ(written.find("\"sheet\""), std::string::npos);
 }
 

@@ -1,0 +1,426 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/box_edit.h"
+
+#include "core/box/align.h"
+#include "core/box/port_swap.h"
+#include "core/text/words.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::job {
+
+namespace {
+
+Cabinet* cabinetOf(Job& job, const std::string& id) {
+    const auto found = std::ranges::find(job.cabinets, id, &Cabinet::id);
+    return found == job.cabinets.end() ? nullptr : &*found;
+}
+
+Error unknown(const char* what, const std::string& id) {
+    return {what, "'" + id + "' is not in this job", ""};
+}
+
+/// The driver in the twin that stands where this one stands here.
+std::string counterpart(const Cabinet& here, const Cabinet& twin, const std::string& driver) {
+    for (std::size_t i = 0; i < std::min(here.mounts.size(), twin.mounts.size()); ++i) {
+        if (here.mounts[i].driver == driver) {
+            return twin.mounts[i].driver;
+        }
+    }
+    return {};
+}
+
+Enclosure* enclosureOf(Cabinet& cabinet, const std::string& driver) {
+    const auto found = std::ranges::find(cabinet.boxes, driver, &Enclosure::driver);
+    return found == cabinet.boxes.end() ? nullptr : &*found;
+}
+
+/// Puts it here and, if the twin's was like the old one, there.
+Done put(Job& job, Cabinet& cabinet, const Enclosure& made) {
+    Enclosure* here = enclosureOf(cabinet, made.driver);
+    const std::optional<Enclosure> old = here != nullptr ? std::optional(*here) : std::nullopt;
+    if (here != nullptr) {
+        *here = made;
+    } else {
+        cabinet.boxes.push_back(made);
+    }
+    Cabinet* twin = cabinetOf(job, cabinet.twin);
+    if (twin == nullptr) {
+        return done();
+    }
+    const std::string other = counterpart(cabinet, *twin, made.driver);
+    if (other.empty()) {
+        return done();
+    }
+    Enclosure same = made;
+    same.driver = other;
+    Enclosure* there = enclosureOf(*twin, other);
+    if (there == nullptr && !old) {
+        twin->boxes.push_back(same);
+    } else if (there != nullptr && old) {
+        Enclosure was = *old;
+        was.driver = other;
+        if (*there == was) {
+            *there = same;
+        }
+    }
+    return done();
+}
+
+void size(Job& job, Cabinet& cabinet, const OuterSizes& sizes) {
+    const auto apply = [&](Cabinet& c) {
+        c.width = sizes.width.value_or(c.width);
+        c.height = sizes.height.value_or(c.height);
+        c.depth = sizes.depth ? sizes.depth : c.depth;
+    };
+    apply(cabinet);
+    if (Cabinet* twin = cabinetOf(job, cabinet.twin)) {
+        apply(*twin);
+    }
+}
+
+bool hasPort(box::Kind kind) {
+    return kind == box::Kind::vented || kind == box::Kind::bandPass4 ||
+           kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series;
+}
+
+double gainIn(const Enclosure& e) {
+    return std::min(gainOf(e.fill), gainOf(Fill::lined));
+}
+
+/// The chamber that the first port opens, as a share of the net volume.
+double shareOfFirstPort(const Enclosure& e) {
+    if (e.kind == box::Kind::vented || e.ports.empty()) {
+        return 1.0;
+    }
+    return e.ports.front().ofRear ? 1.0 - e.frontShare : e.frontShare;
+}
+
+/// Depth for which the net volume is V; the port's length follows its tuning on the way.
+Result<double> depthFor(const Job& job, Cabinet cabinet, Enclosure e, const BoxWanted& wanted) {
+    const auto& q = quantity::depth;
+    double low = q.lowest;
+    double high = q.highest;
+    const auto netAt = [&](double depth) {
+        cabinet.depth = depth;
+        if (hasPort(e.kind) && !e.ports.empty()) {
+            if (const auto length = lengthFor(job, cabinet, e, wanted.fb)) {
+                e.ports.front().length = *length;
+            }
+        }
+        const auto v = volumesOf(job, cabinet, e);
+        return v ? v->net : -1.0;
+    };
+    if (netAt(high) < wanted.Vb) {
+        return Error{
+            "Vb", "more than this front can hold", "a deeper cabinet than 5 m is not made"};
+    }
+    constexpr int halvings = 50;
+    for (int i = 0; i < halvings; ++i) {
+        const double middle = 0.5 * (low + high);
+        (netAt(middle) < wanted.Vb ? low : high) = middle;
+    }
+    return 0.5 * (low + high);
+}
+
+/// A tube that suits: narrow enough that it has a length, wide enough for the air.
+Result<PortIn> firstPort(
+    const Job& job, const Cabinet& cabinet, const Enclosure& e, const BoxDriver& known, double fb) {
+    double area = 0.25 * std::numbers::pi * 0.07 * 0.07;
+    if (known.driver.Xmax) {
+        area = box::leastArea(fb, known.driver.Sd, *known.driver.Xmax);
+    }
+    double diameter = std::clamp(2.0 * std::sqrt(area / std::numbers::pi), 0.03, 0.15);
+    for (; diameter >= 0.02; diameter *= 0.9) {
+        Enclosure tried = e;
+        PortIn port;
+        port.port.diameter = std::round(1e3 * diameter) / 1e3;
+        port.height = 0.1;
+        tried.ports = {port};
+        const auto length = lengthFor(job, cabinet, tried, fb);
+        constexpr double shortest = 0.02;
+        const double deepest = cabinet.depth.value_or(1.0) - e.panel - e.frontPanel() - diameter;
+        if (length && *length >= shortest && (*length <= deepest || diameter < 0.04)) {
+            port.length = *length;
+            return port;
+        }
+    }
+    return Error{"fb", "no tube of 2 to 15 cm gives it", "choose another volume"};
+}
+
+struct Advised {
+    double Vb{};
+    double fb{};
+};
+
+Advised advised(const BoxDriver& known, box::Kind kind) {
+    const box::Motor motor = box::motorOf(known.driver, {});
+    const double Qts = motor.QtsWith(0.0);
+    if (kind == box::Kind::closed || kind == box::Kind::bandPass4) {
+        const double Qtc = std::max(std::numbers::sqrt2 / 2.0, 1.15 * Qts);
+        return {motor.Vas / ((Qtc / Qts) * (Qtc / Qts) - 1.0), motor.fs * Qtc / Qts};
+    }
+    const auto shape = box::align(box::Alignment::automatic, Qts, box::usualQL);
+    if (shape) {
+        return {motor.Vas / shape->shape.alpha, motor.fs * shape->shape.h};
+    }
+    // No flat ported box exists for it: as large as its Vas, tuned low.
+    return {motor.Vas, 0.8 * motor.fs};
+}
+
+} // namespace
+
+Result<double>
+lengthFor(const Job& job, const Cabinet& cabinet, const Enclosure& enclosure, double fb) {
+    Enclosure e = enclosure;
+    if (e.ports.empty()) {
+        return Error{"port", "there is none", ""};
+    }
+    PortIn& port = e.ports.front();
+    const box::Source air;
+    // What the tube displaces changes the volume that it tunes: a few rounds settle.
+    constexpr int rounds = 25;
+    for (int i = 0; i < rounds; ++i) {
+        YF_TRY(v, volumesOf(job, cabinet, e));
+        const double V =
+            v.net * (e.kind == box::Kind::vented ? gainIn(e) : 1.0) * shareOfFirstPort(e);
+        // Other ports of the same chamber carry their share.
+        std::vector<PortIn> others(e.ports.begin() + 1, e.ports.end());
+        std::erase_if(others, [&](const PortIn& p) { return p.ofRear != port.ofRear; });
+        const double w = 2.0 * std::numbers::pi * fb / air.c;
+        double conductance = w * w * V;
+        for (const PortIn& p : others) {
+            conductance -= p.port.totalArea() / box::effectiveLength(p.port, p.length);
+        }
+        if (!(conductance > 0.0)) {
+            return Error{"fb", "the other ports alone tune higher", ""};
+        }
+        port.length = box::overallLength(port.port, port.port.totalArea() / conductance);
+        const double least = port.port.flareInner + port.port.flareOuter;
+        if (port.length < least) {
+            const double limit = air.c / (2.0 * std::numbers::pi) *
+                                 std::sqrt(port.port.totalArea() / box::endLength(port.port) / V);
+            return Error{"fb",
+                         text::printEngineering(fb, "Hz") + " given",
+                         "must be below " + text::printEngineering(limit, "Hz") +
+                             ", what this opening gives with no tube at all"};
+        }
+        constexpr double longest = 10.0;
+        port.length = std::min(port.length, longest);
+    }
+    return port.length;
+}
+
+Result<Job>
+withBox(const Job& job, const std::string& cabinetId, const std::string& driver, box::Kind kind) {
+    Job changed = job;
+    Cabinet* cabinet = cabinetOf(changed, cabinetId);
+    if (cabinet == nullptr) {
+        return unknown("cabinet", cabinetId);
+    }
+    const Driver* found = findDriver(job, driver);
+    if (found == nullptr) {
+        return unknown("driver", driver);
+    }
+    Enclosure e{.driver = driver, .kind = kind};
+    e.crossoverVolume = 0.3e-3;
+    if (const Enclosure* old = enclosureOf(*cabinet, driver)) {
+        // Another kind in the same wood.
+        e = *old;
+        e.kind = kind;
+        e.designVb.reset();
+        e.designfb.reset();
+    }
+    if (!hasPort(kind)) {
+        e.ports.clear();
+    }
+    const bool wooden = kind != box::Kind::infiniteBaffle && kind != box::Kind::openBaffle;
+    if (!wooden) {
+        YF_TRY(there, put(changed, *cabinet, e));
+        static_cast<void>(there);
+        return changed;
+    }
+    const auto known = boxDriver(job, *found);
+    const Advised want = known ? advised(*known, kind) : Advised{0.02, 40.0};
+    if (!cabinet->depth) {
+        YF_TRY(depth, depthFor(changed, *cabinet, e, {want.Vb, want.fb, false}));
+        size(changed, *cabinet, {.depth = std::round(1e3 * depth) / 1e3});
+    }
+    if (kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series) {
+        e.frontShare = 0.3;
+    }
+    if (hasPort(kind) && e.ports.empty()) {
+        double fb = want.fb;
+        if (kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series) {
+            fb = 2.0 * want.fb;
+        }
+        const BoxDriver plain = known ? *known : BoxDriver{};
+        YF_TRY(port, firstPort(changed, *cabinet, e, plain, fb));
+        e.ports = {port};
+        if (kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series) {
+            PortIn rear = port;
+            rear.ofRear = true;
+            rear.side = PortWall::back;
+            rear.length = port.length * 2.0;
+            e.ports.push_back(rear);
+        }
+    }
+    if (kind == box::Kind::passiveRadiator && known) {
+        // Twice the cone's volume to move, a loose suspension (Small 1974, from memory).
+        e.radiator.Sd = 1.6 * known->driver.Sd;
+        e.radiator.fs = 0.6 * known->driver.fs;
+        e.radiator.Vas = 2.0 * known->driver.Vas;
+        e.radiator.Xmax = known->driver.Xmax;
+        YF_TRY(v, volumesOf(changed, *cabinet, e));
+        const auto model = std::get<box::PassiveRadiator>(boxOf(*cabinet, e, v.net));
+        e.radiator.addedMass = std::max(0.0, box::massFor(model, want.fb, {}));
+    }
+    YF_TRY(v, volumesOf(changed, *cabinet, e));
+    static_cast<void>(v);
+    YF_TRY(there, put(changed, *cabinet, e));
+    static_cast<void>(there);
+    return changed;
+}
+
+Edit beginBox(const std::string& cabinet, const std::string& driver, box::Kind kind) {
+    return {YF_WORDS("core", "Give a driver its box"),
+            [cabinet, driver, kind](const Job& job) { return withBox(job, cabinet, driver, kind); },
+            {},
+            {}};
+}
+
+Edit changeBox(const std::string& cabinet,
+               const Enclosure& enclosure,
+               std::string name,
+               std::string mergeKey) {
+    return {std::move(name),
+            [cabinet, enclosure](const Job& job) -> Result<Job> {
+                Job changed = job;
+                Cabinet* c = cabinetOf(changed, cabinet);
+                if (c == nullptr) {
+                    return unknown("cabinet", cabinet);
+                }
+                const bool wooden = enclosure.kind != box::Kind::infiniteBaffle &&
+                                    enclosure.kind != box::Kind::openBaffle;
+                if (wooden) {
+                    YF_TRY(v, volumesOf(changed, *c, enclosure));
+                    static_cast<void>(v);
+                }
+                YF_TRY(there, put(changed, *c, enclosure));
+                static_cast<void>(there);
+                return changed;
+            },
+            std::move(mergeKey),
+            {}};
+}
+
+Edit sizeCabinet(const std::string& cabinet, const OuterSizes& sizes, std::string mergeKey) {
+    return {YF_WORDS("core", "Change the size of a cabinet"),
+            [cabinet, sizes](const Job& job) -> Result<Job> {
+                Job changed = job;
+                Cabinet* c = cabinetOf(changed, cabinet);
+                if (c == nullptr) {
+                    return unknown("cabinet", cabinet);
+                }
+                size(changed, *c, sizes);
+                for (const Mount& m : c->mounts) {
+                    if (std::abs(m.x) > 0.5 * c->width || std::abs(m.y) > 0.5 * c->height) {
+                        return Error{"size",
+                                     findDriver(job, m.driver)->name + " would not be on the front",
+                                     "must hold all drivers"};
+                    }
+                }
+                for (const Enclosure& e : c->boxes) {
+                    YF_TRY(v, volumesOf(changed, *c, e));
+                    static_cast<void>(v);
+                }
+                return changed;
+            },
+            std::move(mergeKey),
+            {}};
+}
+
+Edit takeBox(const std::string& cabinet,
+             const std::string& driver,
+             const BoxWanted& wanted,
+             std::string mergeKey) {
+    return {YF_WORDS("core", "Take a box from the map"),
+            [cabinet, driver, wanted](const Job& job) -> Result<Job> {
+                Job changed = job;
+                Cabinet* c = cabinetOf(changed, cabinet);
+                Enclosure* old = c == nullptr ? nullptr : enclosureOf(*c, driver);
+                if (old == nullptr) {
+                    return unknown("box", driver);
+                }
+                Enclosure e = *old;
+                if (!wanted.keepsCabinet) {
+                    YF_TRY(depth, depthFor(changed, *c, e, wanted));
+                    size(changed, *c, {.depth = depth});
+                }
+                if (hasPort(e.kind)) {
+                    YF_TRY(length, lengthFor(changed, *c, e, wanted.fb));
+                    e.ports.front().length = length;
+                }
+                YF_TRY(there, put(changed, *c, e));
+                static_cast<void>(there);
+                return changed;
+            },
+            std::move(mergeKey),
+            {}};
+}
+
+Result<double> swappedLength(const Job& job,
+                             const Cabinet& cabinet,
+                             const Enclosure& enclosure,
+                             const PortIn& made) {
+    YF_TRY(v, volumesOf(job, cabinet, enclosure));
+    static_cast<void>(v);
+    const auto fb = tunedBy(enclosure.ports, v.net);
+    if (!fb) {
+        return Error{"port", "there is none to swap", ""};
+    }
+    Enclosure e = enclosure;
+    e.ports = {made};
+    // The volume's gain cancels: the tuning is told for the bare air on both sides.
+    e.fill = Fill::none;
+    return lengthFor(job, cabinet, e, *fb);
+}
+
+Edit swapPort(const std::string& cabinet, const std::string& driver, const PortIn& made) {
+    return {YF_WORDS("core", "Swap the port, keep the tuning"),
+            [cabinet, driver, made](const Job& job) -> Result<Job> {
+                Job changed = job;
+                Cabinet* c = cabinetOf(changed, cabinet);
+                Enclosure* old = c == nullptr ? nullptr : enclosureOf(*c, driver);
+                if (old == nullptr) {
+                    return unknown("box", driver);
+                }
+                YF_TRY(length, swappedLength(job, *c, *old, made));
+                Enclosure e = *old;
+                e.ports = {made};
+                e.ports.front().length = length;
+                YF_TRY(there, put(changed, *c, e));
+                static_cast<void>(there);
+                return changed;
+            },
+            {},
+            {}};
+}
+
+Edit removeBox(const std::string& cabinet, const std::string& driver) {
+    return {YF_WORDS("core", "Take a driver's box away"),
+            [cabinet, driver](const Job& job) -> Result<Job> {
+                Job changed = job;
+                Cabinet* c = cabinetOf(changed, cabinet);
+                if (c == nullptr || enclosureOf(*c, driver) == nullptr) {
+                    return unknown("box", driver);
+                }
+                std::erase_if(c->boxes, [&](const Enclosure& e) { return e.driver == driver; });
+                return changed;
+            },
+            {},
+            {}};
+}
+
+} // namespace yf::job
