@@ -91,7 +91,7 @@ int main(int argc, char** argv) {
                                    QStringLiteral("name"));
     const QCommandLineOption stage(
         QStringLiteral("stage"),
-        QStringLiteral("Stage to show: intake, check, measure or network."),
+        QStringLiteral("Stage to show: intake, check, measure, box or network."),
         QStringLiteral("id"),
         QStringLiteral("network"));
     const QCommandLineOption driver(QStringLiteral("driver"),
@@ -149,6 +149,7 @@ int main(int argc, char** argv) {
     static const QStringList stages{QStringLiteral("intake"),
                                     QStringLiteral("check"),
                                     QStringLiteral("measure"),
+                                    QStringLiteral("box"),
                                     QStringLiteral("network")};
     if (!stages.contains(parser.value(stage))) {
         return refuse(QStringLiteral("--stage: '%1' given, must be one of %2")

@@ -488,9 +488,12 @@ void MainWindow::showFinding(const speaker::Finding& finding) {
         desk_.chooseDriver(words(subject.driver));
     }
     const bool ofTake = !subject.take.empty();
+    const bool ofBox =
+        rule.id.starts_with("box.") || rule.id.starts_with("port.") || rule.id == "driver.schools";
     chooseStage(ofTake                           ? QStringLiteral("measure")
                 : rule.id.starts_with("intake.") ? QStringLiteral("intake")
                 : rule.id.starts_with("bench.")  ? QStringLiteral("check")
+                : ofBox                          ? QStringLiteral("box")
                                                  : QStringLiteral("network"));
     // The crossover that it is about, if it is about one.
     std::optional<double> fx;
@@ -923,8 +926,9 @@ void MainWindow::reveal(const QString& part) {
         }
     } else if (part.startsWith(QLatin1String("check:"))) {
         stage_->reveal(part);
-    } else if (part.startsWith(QLatin1String("measure:"))) {
-        stage_->reveal(part.mid(8));
+    } else if (part.startsWith(QLatin1String("measure:")) ||
+               part.startsWith(QLatin1String("box:"))) {
+        stage_->reveal(part.mid(part.indexOf(u':') + 1));
     } else if (part.startsWith(QLatin1String("wait:"))) {
         QElapsedTimer waited;
         waited.start();

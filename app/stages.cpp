@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/stages.h"
 
+#include "app/box/box_stage.h"
 #include "app/check/check_stage.h"
 #include "app/intake/intake_stage.h"
 #include "app/measure/measure_stage.h"
@@ -12,6 +13,7 @@ QVector<Stage*> makeStages(QWidget* parent) {
     return {new IntakeStage(parent),
             new CheckStage(parent),
             new MeasureStage(parent),
+            new BoxStage(parent),
             new NetworkStage(parent)};
 }
 

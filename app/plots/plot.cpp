@@ -17,6 +17,7 @@
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <limits>
 
@@ -110,8 +111,9 @@ void Plot::buildAxes() {
         canvas_->yAxis->grid()->setSubGridVisible(true);
     } else {
         const QSharedPointer<QCPAxisTickerFixed> ticks(new QCPAxisTickerFixed);
-        constexpr double steps[] = {10.0, 90.0, 1.0, 0.5};
-        ticks->setTickStep(steps[static_cast<std::size_t>(kind_)]);
+        // Level, phase, impedance (logarithmic), impulse, delay, travel, speed.
+        static constexpr std::array steps{10.0, 90.0, 1.0, 0.5, 5.0, 1.0, 5.0};
+        ticks->setTickStep(steps.at(static_cast<std::size_t>(kind_)));
         ticks->setScaleStrategy(QCPAxisTickerFixed::ssMultiples);
         canvas_->yAxis->setTicker(ticks);
         canvas_->yAxis->setSubTicks(false);
@@ -364,7 +366,37 @@ void Plot::drawAll() {
     }
     drawCorridor();
     drawShades();
+    drawVeils();
     drawMark();
+}
+
+void Plot::drawVeils() {
+    while (veilEnds_.size() < 2 * picture_.veils.size()) {
+        canvas_->setCurrentLayer(QLatin1String(bandLayer));
+        for (int end = 0; end < 2; ++end) {
+            veilEnds_.push_back(canvas_->addGraph());
+            veilEnds_.back()->setPen(Qt::NoPen);
+            veilEnds_.back()->setLayer(QLatin1String(bandLayer));
+        }
+        veilEnds_.back()->setChannelFillGraph(veilEnds_[veilEnds_.size() - 2]);
+        canvas_->setCurrentLayer(QLatin1String(curvesLayer));
+    }
+    for (qsizetype i = 0; 2 * i < veilEnds_.size(); ++i) {
+        QCPGraph* low = veilEnds_[2 * i];
+        QCPGraph* high = veilEnds_[2 * i + 1];
+        if (i >= picture_.veils.size() || isHidden(picture_.veils[i].trace)) {
+            low->data()->clear();
+            high->data()->clear();
+            continue;
+        }
+        const Veil& veil = picture_.veils[i];
+        QColor thin = veil.colour;
+        constexpr float share = 0.22F;
+        thin.setAlphaF(share);
+        high->setBrush(thin);
+        low->setData(veil.frequencies, veil.low, true);
+        high->setData(veil.frequencies, veil.high, true);
+    }
 }
 
 void Plot::drawShades() {

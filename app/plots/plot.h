@@ -119,6 +119,7 @@ private:
     void drawAll();
     void drawCorridor();
     void drawShades();
+    void drawVeils();
     void drawMark();
     void drawPins();
     void redraw();
@@ -156,6 +157,7 @@ private:
     QCPItemLine* hair_{};
     QVector<QCPItemLine*> pinLines_;
     QVector<QCPItemText*> pinNames_;
+    QVector<QCPGraph*> veilEnds_; ///< low and high of each in turn
     QVector<QCPItemRect*> shadeRects_;
     QVector<QCPItemText*> shadeNames_;
     QCPItemTracer* markPoint_{};

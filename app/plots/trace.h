@@ -45,9 +45,19 @@ struct Shade {
     QString text;
 };
 
+/// Between what and what a curve may lie: filled in its colour, thinned.
+struct Veil {
+    QString trace; ///< hidden along with it
+    QColor colour;
+    QVector<double> frequencies;
+    QVector<double> low;
+    QVector<double> high;
+};
+
 /// All that one plot shows.
 struct Picture {
     QVector<Trace> traces; ///< drawn in this order
+    QVector<Veil> veils;   ///< under them
     std::optional<Corridor> corridor;
     QString corridorTrace; ///< the trace that should run in the corridor: thicker outside it
     std::optional<Mark> mark;

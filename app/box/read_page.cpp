@@ -1,0 +1,233 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/box/read_page.h"
+
+#include "app/box/box_pictures.h"
+#include "app/plots/curves.h"
+#include "app/plots/plot.h"
+#include "app/widgets/controls.h"
+#include "app/widgets/labels.h"
+#include "app/widgets/words.h"
+#include "core/job/box_edit.h"
+#include "core/text/number.h"
+#include "core/text/sentence.h"
+
+#include <QComboBox>
+#include <QHeaderView>
+#include <QLabel>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QVBoxLayout>
+
+namespace yf::app {
+
+namespace {
+
+/// "40.6 ± 0.1 Hz" with 95 % limits, as many digits as they deserve.
+QString sure(const box::Sure& s, double unit, const QString& name) {
+    constexpr double k = 1.96;
+    const double value = s.value / unit;
+    const double u = k * s.u * value;
+    const int decimals =
+        u <= 0.0 ? 2 : std::clamp(static_cast<int>(std::ceil(-std::log10(u))) + 0, 0, 4);
+    const QString text = figures(text::printFixed(value, decimals)) + QStringLiteral(" ± ") +
+                         figures(text::printFixed(u, decimals));
+    return name.isEmpty() ? text : text + QChar(0x202F) + name;
+}
+
+} // namespace
+
+ReadPage::ReadPage(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("read_page"));
+    takes_ =
+        narrowCombo(this, QStringLiteral("read_take"), tr("Impedance take made in the box"), 20);
+    verdict_ = wrappedLabel(this, QStringLiteral("read_verdict"), 11.0, QFont::DemiBold);
+    notes_ = wrappedLabel(this, QStringLiteral("read_notes"));
+    table_ = new QTableWidget(0, 3, this);
+    table_->setObjectName(QStringLiteral("read_table"));
+    table_->setAccessibleName(tr("What the curve tells, with 95 % limits"));
+    table_->setHorizontalHeaderLabels({tr("Figure"), tr("From the curve, 95 %"), tr("Expected")});
+    table_->verticalHeader()->hide();
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->setTabKeyNavigation(false);
+    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
+    use_ = new QPushButton(tr("Use its losses in the model"), this);
+    use_->setObjectName(QStringLiteral("read_use"));
+    open_ = new QPushButton(tr("Open a table …"), this);
+    open_->setObjectName(QStringLiteral("read_open"));
+    plot_ = new Plot(PlotKind::impedance, QStringLiteral("read_plot"), tr("Curve and model"), this);
+    auto* side = new QVBoxLayout;
+    side->setSpacing(6);
+    side->addWidget(takes_);
+    side->addWidget(verdict_);
+    side->addWidget(table_, 1);
+    side->addWidget(notes_);
+    side->addWidget(use_);
+    side->addWidget(open_);
+    auto* both = new QHBoxLayout(this);
+    both->setContentsMargins(0, 0, 0, 0);
+    both->setSpacing(12);
+    both->addLayout(side, 3);
+    both->addWidget(plot_, 4);
+    connect(takes_, &QComboBox::currentIndexChanged, this, &ReadPage::read);
+    connect(use_, &QPushButton::clicked, this, [this] {
+        if (read_ && *read_ && (*read_)->QL) {
+            job::Enclosure e = enclosure_;
+            e.QL = (*read_)->QL->value;
+            Q_EMIT edited(job::changeBox(cabinet_, e, "Use the losses read from the impedance"));
+        }
+    });
+    connect(open_, &QPushButton::clicked, this, [this] {
+        Q_EMIT tablesWanted(words(enclosure_.driver));
+    });
+}
+
+void ReadPage::display(const BoxSight& b) {
+    cabinet_ = b.cabinet.id;
+    enclosure_ = b.enclosure;
+    evaluated_ = b.sight.preview ? b.sight.preview : b.sight.present;
+    const QVariant before = takes_->currentData();
+    const QSignalBlocker quiet(takes_);
+    takes_->clear();
+    for (const job::Take* take : job::boxTakes(evaluated_->job, enclosure_.driver)) {
+        takes_->addItem(words(take->name + ", " + take->id), words(take->id));
+    }
+    const int again = takes_->findData(before);
+    takes_->setCurrentIndex(again >= 0 ? again : takes_->count() - 1);
+    read();
+}
+
+void ReadPage::read() {
+    const std::string id = takes_->currentData().toString().toStdString();
+    const job::Take* take = job::findTake(evaluated_->job, id);
+    use_->setEnabled(false);
+    if (take == nullptr) {
+        read_.reset();
+        readKey_.clear();
+        table_->setRowCount(0);
+        verdict_->setText(tr("No impedance of this driver in its box yet."));
+        notes_->setText(tr("Sweep it at its lugs with the network taken off, under 0.1 V, and say "
+                           "“in a vented box” or “in a closed box” when you record it."));
+        Picture none;
+        none.empty = tr("Sweep the driver in its box to read the box back.");
+        plot_->display(none);
+        return;
+    }
+    const job::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
+    const job::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
+    if (box == nullptr) {
+        return;
+    }
+    const std::string key = take->curveKey + "/" + text::printNumber(box->volumes.net) + "/" +
+                            text::printNumber(box->fb.value_or(0.0));
+    if (key != readKey_) {
+        readKey_ = key;
+        read_.emplace(job::readBackOf(enclosure_, *box, *take));
+    }
+    Picture picture;
+    picture.scale = job::HouseScale{job::ScaleKind::impedance, 10.0, 1000.0, 2.0, 200.0};
+    picture.traces.push_back(traceOf(
+        {QStringLiteral("measured"), tr("measured")}, theme().ghost, *take->curve, Shown::modulus));
+    if (!*read_) {
+        verdict_->setText(QStringLiteral("▲ ") + spoken(text::sentence(read_->error())));
+        table_->setRowCount(0);
+        notes_->clear();
+        plot_->display(picture);
+        return;
+    }
+    const box::ReadBack& r = **read_;
+    picture.traces.push_back(traceOf({QStringLiteral("model"), tr("model")},
+                                     theme().sum,
+                                     take->curve->frequencies(),
+                                     r.model,
+                                     Shown::modulus));
+    picture.foot = tr("model within %1 % of the curve, in the middle")
+                       .arg(figures(text::printFixed(100.0 * r.rms, 2)));
+    plot_->display(picture);
+    show(r);
+    use_->setEnabled(r.QL.has_value());
+}
+
+void ReadPage::show(const box::ReadBack& r) {
+    const job::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
+    const job::BoxResult& box = *result->box(enclosure_.driver);
+    const bool known = box.problem.empty();
+
+    struct Row {
+        QString name;
+        QString found;
+        QString expected;
+    };
+
+    QVector<Row> rows;
+    const auto number = [](double v, int digits) {
+        return figures(text::printSignificant(v, digits));
+    };
+    const bool ported = r.fb.has_value();
+    if (ported) {
+        rows.push_back({QStringLiteral("fb"),
+                        sure(*r.fb, 1.0, QStringLiteral("Hz")),
+                        known && box.fb ? hertz(*box.fb) : QString{}});
+        rows.push_back({QStringLiteral("QL"), sure(*r.QL, 1.0, {}), tr("7 to 15 if tight")});
+    }
+    if (r.alpha) {
+        rows.push_back({QStringLiteral("α"),
+                        sure(*r.alpha, 1.0, {}),
+                        known ? number(box.alpha, 3) : QString{}});
+    }
+    const QString f = ported ? QStringLiteral("fs") : QStringLiteral("fc");
+    rows.push_back({f,
+                    sure(r.f, 1.0, QStringLiteral("Hz")),
+                    known ? (ported   ? hertz(box.known.driver.fs)
+                             : box.fc ? hertz(*box.fc)
+                                      : QString{})
+                          : QString{}});
+    rows.push_back({ported ? QStringLiteral("Qms") : QStringLiteral("Qmc"),
+                    sure(r.Qm, 1.0, {}),
+                    known && ported ? number(box.known.driver.Qms, 3) : QString{}});
+    rows.push_back({ported ? QStringLiteral("Qes") : QStringLiteral("Qec"),
+                    sure(r.Qe, 1.0, {}),
+                    known && ported ? number(box.known.driver.Qes, 3) : QString{}});
+    rows.push_back({ported ? QStringLiteral("Qts") : QStringLiteral("Qtc"),
+                    number(r.Qt(), 3),
+                    known && !ported && box.Qtc ? number(*box.Qtc, 3) : QString{}});
+    rows.push_back({QStringLiteral("Re"),
+                    sure(r.Re, 1.0, QStringLiteral("Ω")),
+                    known ? number(box.known.driver.Re, 3) : QString{}});
+    if (r.Vas) {
+        rows.push_back({QStringLiteral("Vas"),
+                        sure(*r.Vas, 1e-3, QStringLiteral("l")),
+                        known ? litres(box.known.driver.Vas) : QString{}});
+    }
+    table_->setRowCount(static_cast<int>(rows.size()));
+    for (int i = 0; i < rows.size(); ++i) {
+        table_->setItem(i, 0, new QTableWidgetItem(rows[i].name));
+        table_->setItem(i, 1, new QTableWidgetItem(rows[i].found));
+        table_->setItem(i, 2, new QTableWidgetItem(rows[i].expected));
+    }
+    QString verdict;
+    if (r.portActs.has_value() && !*r.portActs) {
+        verdict = tr("■ The port does nothing: blocked, stuffed or torn off.");
+    } else if (r.leakSuspected) {
+        verdict = tr("■ The box leaks.");
+    } else if (r.QL && r.QL->value < 5.0) {
+        verdict = tr("▲ Tuned to %1, but not tight: QL %2.")
+                      .arg(hertz(r.fb->value), number(r.QL->value, 2));
+    } else if (ported) {
+        verdict = tr("✓ Tuned to %1, tight.").arg(hertz(r.fb->value));
+    } else {
+        verdict = tr("✓ Sealed, resonance %1, Q %2.").arg(hertz(r.f.value), number(r.Qt(), 2));
+    }
+    if (r.tuningError && std::abs(*r.tuningError) > 0.05) {
+        verdict += u' ' + tr("▲ %1 % off what is meant.")
+                              .arg(figures(text::printFixed(100.0 * *r.tuningError, 0)));
+    }
+    verdict_->setText(verdict);
+    QStringList notes;
+    for (const std::string& n : r.notes) {
+        notes << spoken(n);
+    }
+    notes_->setText(notes.join(QLatin1Char('\n')));
+}
+
+} // namespace yf::app
