@@ -53,6 +53,7 @@ BoxPage::BoxPage(QWidget* parent) : QWidget(parent) {
     summary_ = wrappedLabel(this, QStringLiteral("box_summary"));
     doubt_ = wrappedLabel(this, QStringLiteral("box_doubt"));
     notice_ = new Notice(this);
+    notice_->setObjectName(QStringLiteral("box_notice"));
     buildMotion();
     buildFields();
 

@@ -15,7 +15,7 @@ namespace yf::app {
 namespace {
 
 QString tr(const char* text) {
-    return QCoreApplication::translate("yf::app::BoxStage", text);
+    return QCoreApplication::translate("yf::app", text);
 }
 
 QVector<bool> holdsUpTo(const curve::Axis& axis, double limit) {
@@ -176,11 +176,10 @@ Picture boxCurve(const BoxSight& b, BoxCurve curve) {
         t.values = list(r.maxLevel);
         picture.scale = lowScale(*std::ranges::max_element(r.maxLevel) - 3.0);
         // Where another limit takes over.
-        static const char* const names[] = {
-            QT_TRANSLATE_NOOP("yf::app::BoxStage", "cone's travel"),
-            QT_TRANSLATE_NOOP("yf::app::BoxStage", "power"),
-            QT_TRANSLATE_NOOP("yf::app::BoxStage", "air in the port"),
-            QT_TRANSLATE_NOOP("yf::app::BoxStage", "radiator")};
+        static const char* const names[] = {QT_TRANSLATE_NOOP("yf::app", "cone's travel"),
+                                            QT_TRANSLATE_NOOP("yf::app", "power"),
+                                            QT_TRANSLATE_NOOP("yf::app", "air in the port"),
+                                            QT_TRANSLATE_NOOP("yf::app", "radiator")};
         std::size_t from = 0;
         for (std::size_t i = 1; i <= r.limiters.size(); ++i) {
             if (i == r.limiters.size() || r.limiters[i] != r.limiters[from]) {

@@ -13,7 +13,7 @@ namespace yf::app {
 namespace {
 
 QString tr(const char* text) {
-    return QCoreApplication::translate("yf::app::BoxStage", text);
+    return QCoreApplication::translate("yf::app", text);
 }
 
 const QChar thin(0x202F);

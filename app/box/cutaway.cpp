@@ -270,7 +270,12 @@ void Cutaway::describe() {
     QString said =
         tr("Section of the box at %1.").arg(figures(text::printEngineering(frequency_, "Hz", 3)));
     if (chosen_ >= 0 && chosen_ < all.size()) {
-        said += QLatin1Char(' ') + tr("In hand: %1.").arg(all[chosen_].name);
+        const QString& name = all[chosen_].name;
+        said +=
+            QLatin1Char(' ') + (name == QLatin1String("port")   ? tr("In hand: the port's end.")
+                                : name == QLatin1String("back") ? tr("In hand: the back.")
+                                : name == QLatin1String("partition") ? tr("In hand: the partition.")
+                                                                     : tr("In hand: a brace."));
     }
     setAccessibleDescription(said);
 }

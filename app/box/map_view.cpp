@@ -205,6 +205,7 @@ void MapView::paintContours(QPainter& painter) const {
         return QPointF(f.left() + v / static_cast<double>(m.volumes.size() - 1) * f.width(),
                        f.bottom() - t / static_cast<double>(m.tunings.size() - 1) * f.height());
     };
+    const QRectF room = field().adjusted(30, 12, -34, -12);
     for (const double step : stepsOf(shown_.shade)) {
         QPointF label;
         double furthest = -1e9;
@@ -233,7 +234,7 @@ void MapView::paintContours(QPainter& painter) const {
                 if (ends.size() >= 2) {
                     painter.drawLine(ends[0], ends[1]);
                     const double far = ends[0].x() + 0.3 * ends[0].y();
-                    if (ends[0].x() < field().right() - 40.0 && far > furthest) {
+                    if (room.contains(ends[0]) && far > furthest) {
                         furthest = far;
                         label = ends[0];
                     }
@@ -250,7 +251,24 @@ void MapView::paintContours(QPainter& painter) const {
     }
 }
 
-void MapView::paintHatch(QPainter& painter) const {
+QRectF MapView::clearOfMarks(QRectF box) const {
+    std::vector<QPointF> marks{at(shown_.Vb, shown_.fb)};
+    for (const job::NamedBox& n : shown_.named) {
+        marks.push_back(at(n.Vb, n.fb));
+    }
+    constexpr int tries = 6;
+    for (int i = 0; i < tries; ++i) {
+        const bool taken = std::ranges::any_of(
+            marks, [&](const QPointF& m) { return box.adjusted(-48, -16, 12, 30).contains(m); });
+        if (!taken) {
+            break;
+        }
+        box.translate(0.0, 24.0);
+    }
+    return box;
+}
+
+std::vector<std::pair<QPointF, QString>> MapView::paintHatch(QPainter& painter) const {
     const auto& m = *shown_.map;
 
     struct Where {
@@ -280,19 +298,29 @@ void MapView::paintHatch(QPainter& painter) const {
             ++where.count;
         }
     }
+    std::vector<std::pair<QPointF, QString>> names;
+    for (std::size_t i = 1; i < middles.size(); ++i) {
+        constexpr int few = 60;
+        if (middles[i].count >= few) {
+            names.emplace_back(
+                QPointF(middles[i].x / middles[i].count, middles[i].y / middles[i].count),
+                wishName(static_cast<box::Wish>(i)));
+        }
+    }
+    return names;
+}
+
+void MapView::paintNames(QPainter& painter,
+                         const std::vector<std::pair<QPointF, QString>>& names) const {
     QFont font = this->font();
     font.setWeight(QFont::DemiBold);
     painter.setFont(font);
-    for (std::size_t i = 1; i < middles.size(); ++i) {
-        constexpr int few = 60;
-        if (middles[i].count < few) {
-            continue;
-        }
-        const QString text = wishName(static_cast<box::Wish>(i));
+    painter.setPen(theme().ink);
+    for (const auto& [at, text] : names) {
         QRectF box = painter.fontMetrics().boundingRect(text);
-        box.moveCenter({middles[i].x / middles[i].count, middles[i].y / middles[i].count});
+        box.moveCenter(at);
+        box = clearOfMarks(box);
         painter.fillRect(box.adjusted(-5, -2, 5, 2), theme().sheet);
-        painter.setPen(theme().ink);
         painter.drawText(box, Qt::AlignCenter, text);
     }
 }
@@ -381,8 +409,9 @@ void MapView::paintEvent(QPaintEvent* /*event*/) {
     painter.drawImage(field(), shades_);
     painter.save();
     painter.setClipRect(field());
-    paintHatch(painter);
+    const auto names = paintHatch(painter);
     paintContours(painter);
+    paintNames(painter, names);
     painter.restore();
     paintAxes(painter);
     paintMarks(painter);

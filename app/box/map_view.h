@@ -55,8 +55,12 @@ private:
     [[nodiscard]] QRectF field() const;
     [[nodiscard]] double value(std::size_t v, std::size_t t) const;
     void shade();
+    /// A label's place, moved down until no mark stands in it.
+    [[nodiscard]] QRectF clearOfMarks(QRectF box) const;
     void paintContours(QPainter& painter) const;
-    void paintHatch(QPainter& painter) const;
+    /// Shades out what fails a wish; where the name of each such region belongs.
+    [[nodiscard]] std::vector<std::pair<QPointF, QString>> paintHatch(QPainter& painter) const;
+    void paintNames(QPainter& painter, const std::vector<std::pair<QPointF, QString>>& names) const;
     void paintAxes(QPainter& painter) const;
     void paintMarks(QPainter& painter) const;
 

@@ -123,6 +123,9 @@ void ReadPage::read() {
     if (key != readKey_) {
         readKey_ = key;
         read_.emplace(job::readBackOf(enclosure_, *box, *take));
+        if (*read_) {
+            plot_->setCrosshair((*read_)->fb ? (*read_)->fb->value : (*read_)->f.value);
+        }
     }
     Picture picture;
     picture.scale = job::HouseScale{job::ScaleKind::impedance, 10.0, 1000.0, 2.0, 200.0};
@@ -137,7 +140,7 @@ void ReadPage::read() {
     }
     const box::ReadBack& r = **read_;
     picture.traces.push_back(traceOf({QStringLiteral("model"), tr("model")},
-                                     theme().sum,
+                                     theme().ways[3],
                                      take->curve->frequencies(),
                                      r.model,
                                      Shown::modulus));

@@ -31,7 +31,7 @@ namespace q = yf::quantity;
 const q::Quantity outside{"", "outside_m", 1.0, "m", 0.05, 5.0, "outer size"};
 const q::Quantity board{"t", "board_m", 1.0, "m", 0.003, 0.1, "thickness of the board"};
 const q::Quantity deadRoom{"", "dead_m", 1.0, "m", 0.0, 3.0, "chamber sealed off on top"};
-const q::Quantity taken{"V", "taken_l", 1e-3, "l", 0.0, 200.0, "taken away"};
+const q::Quantity taken{"V", "taken_l", 1e-3, "", 0.0, 200.0, "taken away"};
 const q::Quantity cut{"", "kerf_m", 1.0, "m", 0.0, 0.01, "of the saw"};
 
 constexpr double inch = 0.0254;
@@ -40,6 +40,12 @@ QString lengthText(double metres, bool inches) {
     return inches
                ? figures(text::printFixed(metres / inch, 2)) + QStringLiteral("″")
                : figures(text::printFixed(1e3 * metres, 1)) + QChar(0x202F) + QStringLiteral("mm");
+}
+
+/// Two digits are what such a bracket deserves.
+QString roughly(double hertz) {
+    const double step = std::pow(10.0, std::floor(std::log10(hertz)) - 1.0);
+    return figures(text::printFixed(step * std::round(hertz / step), 0));
 }
 
 QString panelName(const std::string& name) {
@@ -146,7 +152,7 @@ WoodPage::WoodPage(QWidget* parent) : QWidget(parent) {
     left->addWidget(sum_);
     left->addWidget(headingLabel(this, tr("Panels sing between")));
     left->addWidget(panels_);
-    left->addWidget(headingLabel(this, tr("The air inside stands at")));
+    left->addWidget(headingLabel(this, tr("The air inside stands at, heard by")));
     left->addWidget(modes_);
     left->addWidget(advice_);
     left->addWidget(brace_, 0, Qt::AlignLeft);
@@ -214,6 +220,8 @@ void WoodPage::buildFields() {
     panel_ = field(board, U::metre, "wood_panel", tr("Thickness of the panels"));
     front_ = field(board, U::metre, "wood_front", tr("Thickness of the front"));
     front_->setMayBeEmpty(true);
+    front_->setPlaceholderText(QStringLiteral("="));
+    front_->setToolTip(tr("Empty: as the panels."));
     depthTop_ = field(outside, U::metre, "wood_depth_top", tr("Depth at the top, outside"));
     dead_ = field(deadRoom, U::metre, "wood_dead", tr("Height of the chamber sealed off"));
     driver_ = field(taken, U::none, "wood_driver", tr("Volume of basket and magnet, l"));
@@ -360,9 +368,9 @@ void WoodPage::tellModes(const BoxSight& b) {
                                              .arg(m.mode.order[0])
                                              .arg(m.mode.order[1])
                                              .arg(m.mode.order[2]);
-        line += tr(": the driver drives it by %1 %").arg(share(m.atDriver));
+        line += tr(": driver %1 %").arg(share(m.atDriver));
         if (!b.enclosure.ports.empty()) {
-            line += tr(", the port lets out %1 %").arg(share(m.atPort));
+            line += tr(", port %1 %").arg(share(m.atPort));
         }
         modes << line;
         constexpr int enough = 4;
@@ -380,10 +388,10 @@ void WoodPage::tellModes(const BoxSight& b) {
                "from %3–%4 to %5–%6 Hz.")
                 .arg(advice->at.size())
                 .arg(figures(text::printFixed(100.0 * advice->share, 1)),
-                     figures(text::printSignificant(advice->before.supported, 2)),
-                     figures(text::printSignificant(advice->before.clamped, 2)),
-                     figures(text::printSignificant(advice->after.supported, 2)),
-                     figures(text::printSignificant(advice->after.clamped, 2))));
+                     roughly(advice->before.supported),
+                     roughly(advice->before.clamped),
+                     roughly(advice->after.supported),
+                     roughly(advice->after.clamped)));
     }
 }
 

@@ -3257,6 +3257,445 @@ Ohm gegen den Aufdruck.</translation>
         <source>gain: a sweep %1 dB softer came back %2 dB lower, switch off automatic gain, noise suppression and echo cancelling of the sound system</source>
         <translation>Verstärkung: ein %1 dB leiserer Gleitton kam %2 dB leiser zurück, schalten Sie automatische Aussteuerung, Rauschunterdrückung und Echounterdrückung des Tonsystems ab</translation>
     </message>
+    <message>
+        <source>So strong a motor wants a horn, or a very small vented box.</source>
+        <translation>Ein so starker Antrieb verlangt ein Horn oder ein sehr kleines Gehäuse mit Rohr.</translation>
+    </message>
+    <message>
+        <source>So little damping suits only an open baffle, and that with equalising.</source>
+        <translation>So wenig Dämpfung taugt nur für eine offene Schallwand, und die nur entzerrt.</translation>
+    </message>
+    <message>
+        <source>Qts allows a port, but fs is low for that motor: expect a large box.</source>
+        <translation>Qts erlaubt ein Rohr, aber fs liegt tief für diesen Antrieb: das Gehäuse wird groß.</translation>
+    </message>
+    <message>
+        <source>Mechanical loss lifts Qts although the motor is strong: compare both boxes by their responses.</source>
+        <translation>Mechanischer Verlust hebt Qts trotz starkem Antrieb: beide Gehäuse an ihren Kurven vergleichen.</translation>
+    </message>
+    <message>
+        <source>Qts is high although fs over Qes is not low: look at the mechanical loss, and compare responses.</source>
+        <translation>Qts ist hoch, obwohl fs durch Qes nicht niedrig ist: den mechanischen Verlust ansehen und Kurven vergleichen.</translation>
+    </message>
+    <message>
+        <source>The hump near fs fills part of what an open baffle loses; any box raises Q further.</source>
+        <translation>Der Buckel bei fs füllt einen Teil dessen, was die offene Schallwand verliert; jedes Gehäuse hebt Q weiter.</translation>
+    </message>
+    <message>
+        <source>A strong motor damps the cone enough for a port to take over below.</source>
+        <translation>Ein starker Antrieb dämpft die Membran genug, dass unten ein Rohr übernehmen kann.</translation>
+    </message>
+    <message>
+        <source>Closed, the Q ends near the flat one; a port would make it peak.</source>
+        <translation>Geschlossen endet Q nahe dem flachen Wert; mit Rohr gäbe es eine Überhöhung.</translation>
+    </message>
+    <message>
+        <source>The curve is that of a sealed box: the port is blocked or stuffed. Resonance and Q are those of driver and box together.</source>
+        <translation>Die Kurve ist die eines geschlossenen Gehäuses: das Rohr ist verlegt oder verstopft. Resonanz und Q gelten für Treiber und Gehäuse zusammen.</translation>
+    </message>
+    <message>
+        <source>QL stands for all losses of the box. Sweep once more with the port stopped: alpha must agree within a tenth, or the leak is elsewhere.</source>
+        <translation>QL steht für alle Verluste des Gehäuses. Mit verschlossenem Rohr noch einmal messen: Alpha muss auf ein Zehntel übereinstimmen, sonst liegt das Leck anderswo.</translation>
+    </message>
+    <message>
+        <source>The box is not tight: the resonance is damped or shaped as by an opening. Feel along gasket, terminals and joints while it plays low.</source>
+        <translation>Das Gehäuse ist nicht dicht: die Resonanz ist gedämpft oder geformt wie durch eine Öffnung. Bei tiefen Tönen an Dichtung, Klemmen und Fugen entlangfühlen.</translation>
+    </message>
+    <message>
+        <source>The cone&apos;s area is guessed from the outer diameter; measure across from roll to roll.</source>
+        <translation>Die Membranfläche ist aus dem Außendurchmesser geschätzt; von Sickenmitte zu Sickenmitte messen.</translation>
+    </message>
+    <message>
+        <source>Vas is not known: a usual cone&apos;s mass for its area stands for it. Measure once more with a mass on the cone, or type the printed value.</source>
+        <translation>Vas ist nicht bekannt: die übliche Masse für diese Fläche steht dafür. Noch einmal mit einer Masse auf der Membran messen oder den gedruckten Wert eintippen.</translation>
+    </message>
+    <message>
+        <source>Xmax is not known: no limit is set by the cone&apos;s travel.</source>
+        <translation>Xmax ist nicht bekannt: der Hub der Membran setzt keine Grenze.</translation>
+    </message>
+    <message>
+        <source>Give a driver its box</source>
+        <translation>Einem Treiber sein Gehäuse geben</translation>
+    </message>
+    <message>
+        <source>Change the size of a cabinet</source>
+        <translation>Größe einer Box ändern</translation>
+    </message>
+    <message>
+        <source>Take a box from the map</source>
+        <translation>Ein Gehäuse von der Karte nehmen</translation>
+    </message>
+    <message>
+        <source>Swap the port, keep the tuning</source>
+        <translation>Rohr tauschen, Abstimmung behalten</translation>
+    </message>
+    <message>
+        <source>Take a driver&apos;s box away</source>
+        <translation>Einem Treiber das Gehäuse nehmen</translation>
+    </message>
+    <message>
+        <source>The port does nothing</source>
+        <translation>Das Rohr tut nichts</translation>
+    </message>
+    <message>
+        <source>The impedance is that of a sealed box although there is a port: it is blocked, stuffed or torn off inside.</source>
+        <translation>Die Impedanz ist die eines geschlossenen Gehäuses, obwohl es ein Rohr hat: es ist verlegt, verstopft oder innen abgerissen.</translation>
+    </message>
+    <message>
+        <source>Shine a light into it; take out what does not belong there; sweep again.</source>
+        <translation>Hineinleuchten; herausnehmen, was nicht hineingehört; noch einmal messen.</translation>
+    </message>
+    <message>
+        <source>The sealed box is not tight</source>
+        <translation>Das geschlossene Gehäuse ist nicht dicht</translation>
+    </message>
+    <message>
+        <source>Its resonance is damped or shaped as by an opening.</source>
+        <translation>Seine Resonanz ist gedämpft oder geformt wie durch eine Öffnung.</translation>
+    </message>
+    <message>
+        <source>Feel along gasket, terminals and joints while it plays low.</source>
+        <translation>Bei tiefen Tönen an Dichtung, Klemmen und Fugen entlangfühlen.</translation>
+    </message>
+    <message>
+        <source>Two inside dimensions go together</source>
+        <translation>Zwei Innenmaße fallen zusammen</translation>
+    </message>
+    <message>
+        <source>Two of them are alike or one is twice the other: their standing waves fall together and add.</source>
+        <translation>Zwei sind gleich, oder eines ist das Doppelte des anderen: ihre stehenden Wellen treffen aufeinander und summieren sich.</translation>
+    </message>
+    <message>
+        <source>Change one of them by a tenth, or put filling where both are at rest.</source>
+        <translation>Eines davon um ein Zehntel ändern, oder Füllung dorthin, wo beide ruhen.</translation>
+    </message>
+    <message>
+        <source>Bracing takes much volume</source>
+        <translation>Die Versteifung nimmt viel Volumen</translation>
+    </message>
+    <message>
+        <source>A twentieth less volume lifts the tuning by 2.6 %.</source>
+        <translation>Ein Zwanzigstel weniger Volumen hebt die Abstimmung um 2,6 %.</translation>
+    </message>
+    <message>
+        <source>Fewer or lighter braces, or a longer port to go with them.</source>
+        <translation>Weniger oder leichtere Streben, oder ein längeres Rohr dazu.</translation>
+    </message>
+    <message>
+        <source>The port looks at the driver&apos;s back</source>
+        <translation>Das Rohr blickt auf die Rückseite des Treibers</translation>
+    </message>
+    <message>
+        <source>Straight behind a driver a port lets out its mids and what rings in the box.</source>
+        <translation>Gerade hinter einem Treiber lässt ein Rohr dessen Mitten heraus und was im Gehäuse klingt.</translation>
+    </message>
+    <message>
+        <source>Move it off the driver&apos;s axis, best to half the inside height.</source>
+        <translation>Aus der Achse des Treibers rücken, am besten auf halbe Innenhöhe.</translation>
+    </message>
+    <message>
+        <source>A closed box of %1 lifts the resonance from %2 to %3.</source>
+        <translation>Ein geschlossenes Gehäuse von %1 hebt die Resonanz von %2 auf %3.</translation>
+    </message>
+    <message>
+        <source>%1: neither a data sheet nor a usable impedance take tells fs and Q.</source>
+        <translation>%1: weder ein Datenblatt noch eine brauchbare Impedanz sagt fs und Q.</translation>
+    </message>
+    <message>
+        <source>peaks by %1 dB</source>
+        <translation>überhöht um %1 dB</translation>
+    </message>
+    <message>
+        <source>reaches down to %1 only, the old one to %2</source>
+        <translation>reicht nur bis %1 hinab, der alte bis %2</translation>
+    </message>
+    <message>
+        <source>%1 dB louder than the old one</source>
+        <translation>%1 dB lauter als der alte</translation>
+    </message>
+    <message>
+        <source>%1 dB quieter than the old one</source>
+        <translation>%1 dB leiser als der alte</translation>
+    </message>
+    <message>
+        <source>Re of %1 ohms loads the amplifier more than the old %2</source>
+        <translation>Re von %1 Ohm belastet den Verstärker mehr als die alten %2</translation>
+    </message>
+    <message>
+        <source>plays %1 dB less loud before its limit</source>
+        <translation>spielt %1 dB weniger laut bis zu seiner Grenze</translation>
+    </message>
+    <message>
+        <source>closing the port brings %1 points</source>
+        <translation>das Rohr zu verschließen bringt %1 Punkte</translation>
+    </message>
+    <message>
+        <source>tuned to %1, a port of %2 cm, brings %3 points</source>
+        <translation>abgestimmt auf %1, ein Rohr von %2 cm, bringt %3 Punkte</translation>
+    </message>
+    <message>
+        <source>its flange of %1 cm is wider than this front</source>
+        <translation>sein Flansch von %1 cm ist breiter als diese Front</translation>
+    </message>
+    <message>
+        <source>Drag in the section</source>
+        <translation>Im Schnitt ziehen</translation>
+    </message>
+    <message>
+        <source>Change the box</source>
+        <translation>Das Gehäuse ändern</translation>
+    </message>
+    <message>
+        <source>Change the wood of a box</source>
+        <translation>Das Holz eines Gehäuses ändern</translation>
+    </message>
+    <message>
+        <source>Change what is wished of a box</source>
+        <translation>Wünsche an ein Gehäuse ändern</translation>
+    </message>
+    <message>
+        <source>Choose another kind of box</source>
+        <translation>Eine andere Art von Gehäuse wählen</translation>
+    </message>
+    <message>
+        <source>Use the losses read from the impedance</source>
+        <translation>Die aus der Impedanz gelesenen Verluste verwenden</translation>
+    </message>
+    <message>
+        <source>must be below %1, what this opening gives with no tube at all</source>
+        <translation>muss unter %1 liegen, was diese Öffnung ganz ohne Rohr ergibt</translation>
+    </message>
+    <message>
+        <source>panels and partition leave nothing inside: must be more than %1</source>
+        <translation>Wände und Zwischenboden lassen innen nichts: muss mehr als %1 sein</translation>
+    </message>
+    <message>
+        <source>driver, port, braces and network take all of the inside</source>
+        <translation>Treiber, Rohr, Streben und Weiche nehmen das ganze Innere</translation>
+    </message>
+    <message>
+        <source>must leave something</source>
+        <translation>muss etwas übrig lassen</translation>
+    </message>
+    <message>
+        <source>the cabinet&apos;s depth must be given</source>
+        <translation>die Tiefe der Box muss angegeben sein</translation>
+    </message>
+    <message>
+        <source>not known</source>
+        <translation>nicht bekannt</translation>
+    </message>
+    <message>
+        <source>the other ports alone tune higher</source>
+        <translation>die anderen Rohre allein stimmen schon höher ab</translation>
+    </message>
+    <message>
+        <source>must hold all drivers</source>
+        <translation>muss alle Treiber fassen</translation>
+    </message>
+    <message>
+        <source>%1 would not be on the front</source>
+        <translation>%1 säße nicht mehr auf der Front</translation>
+    </message>
+    <message>
+        <source>a deeper cabinet than 5 m is not made</source>
+        <translation>eine Box tiefer als 5 m wird nicht gebaut</translation>
+    </message>
+    <message>
+        <source>more than this front can hold</source>
+        <translation>mehr als diese Front fassen kann</translation>
+    </message>
+    <message>
+        <source>no tube of 2 to 15 cm gives it</source>
+        <translation>kein Rohr von 2 bis 15 cm ergibt das</translation>
+    </message>
+    <message>
+        <source>choose another volume</source>
+        <translation>ein anderes Volumen wählen</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app</name>
+    <message>
+        <source>%1 V behind %2 Ω, 1 m, half space; the band holds nine specimens in ten</source>
+        <translation>%1 V hinter %2 Ω, 1 m, Halbraum; das Band fasst neun von zehn Exemplaren</translation>
+    </message>
+    <message>
+        <source>box</source>
+        <translation>Gehäuse</translation>
+    </message>
+    <message>
+        <source>below the f3 wished for</source>
+        <translation>unter dem gewünschten f3</translation>
+    </message>
+    <message>
+        <source>cone</source>
+        <translation>Membran</translation>
+    </message>
+    <message>
+        <source>radiator</source>
+        <translation>Passivmembran</translation>
+    </message>
+    <message>
+        <source>There is no port.</source>
+        <translation>Es gibt kein Rohr.</translation>
+    </message>
+    <message>
+        <source>air in the port</source>
+        <translation>Luft im Rohr</translation>
+    </message>
+    <message>
+        <source>at the driver&apos;s terminals, network left out</source>
+        <translation>an den Klemmen des Treibers, ohne Weiche</translation>
+    </message>
+    <message>
+        <source>Neither Xmax nor a rating is known: nothing sets a limit.</source>
+        <translation>Weder Xmax noch Belastbarkeit ist bekannt: nichts setzt eine Grenze.</translation>
+    </message>
+    <message>
+        <source>loudest</source>
+        <translation>am lautesten</translation>
+    </message>
+    <message>
+        <source>Xmax, rating against Re, 17 m/s in the port; 1 m, half space</source>
+        <translation>Xmax, Belastbarkeit gegen Re, 17 m/s im Rohr; 1 m, Halbraum</translation>
+    </message>
+    <message>
+        <source>Cone ±%1 at this drive.</source>
+        <translation>Membran ±%1 bei dieser Spannung.</translation>
+    </message>
+    <message>
+        <source>the radiator</source>
+        <translation>die Passivmembran</translation>
+    </message>
+    <message>
+        <source>the air in the port</source>
+        <translation>die Luft im Rohr</translation>
+    </message>
+    <message>
+        <source>It moves %1 times the cone&apos;s air, %2° ahead.</source>
+        <translation>Sie bewegt das %1-fache der Luft der Membran, %2° voraus.</translation>
+    </message>
+    <message>
+        <source>Below the tuning %1 runs against the cone: the two cancel, and only its own suspension holds the cone.</source>
+        <translation>Unter der Abstimmung läuft %1 gegen die Membran: beide heben sich auf, und nur ihre eigene Aufhängung hält die Membran.</translation>
+    </message>
+    <message>
+        <source>A little below the tuning: %1 lags less and less behind being opposed, and takes over.</source>
+        <translation>Etwas unter der Abstimmung: %1 läuft immer weniger entgegen und übernimmt.</translation>
+    </message>
+    <message>
+        <source>At the tuning %1 does the work, a quarter turn ahead; the cone all but stands still.</source>
+        <translation>An der Abstimmung tut %1 die Arbeit, eine Vierteldrehung voraus; die Membran steht fast still.</translation>
+    </message>
+    <message>
+        <source>Above the tuning %1 swings into step with the cone: both add.</source>
+        <translation>Über der Abstimmung kommt %1 in Gleichtakt mit der Membran: beide addieren sich.</translation>
+    </message>
+    <message>
+        <source>Well above the tuning %1 is in step and hardly moves: the box acts as a closed one.</source>
+        <translation>Weit über der Abstimmung ist %1 im Gleichtakt und bewegt sich kaum: das Gehäuse wirkt wie ein geschlossenes.</translation>
+    </message>
+    <message>
+        <source>infinite baffle</source>
+        <translation>unendliche Schallwand</translation>
+    </message>
+    <message>
+        <source>closed</source>
+        <translation>geschlossen</translation>
+    </message>
+    <message>
+        <source>ported</source>
+        <translation>mit Rohr</translation>
+    </message>
+    <message>
+        <source>passive radiator</source>
+        <translation>Passivmembran</translation>
+    </message>
+    <message>
+        <source>band-pass, 4th order</source>
+        <translation>Bandpass 4. Ordnung</translation>
+    </message>
+    <message>
+        <source>band-pass, 6th, parallel</source>
+        <translation>Bandpass 6., parallel</translation>
+    </message>
+    <message>
+        <source>band-pass, 6th, series</source>
+        <translation>Bandpass 6., in Reihe</translation>
+    </message>
+    <message>
+        <source>open baffle</source>
+        <translation>offene Schallwand</translation>
+    </message>
+    <message>
+        <source>Front and rear both sound, opposed: below, the one fills the other&apos;s gap and the level falls by 6 dB an octave more.</source>
+        <translation>Vorder- und Rückseite klingen gegeneinander: unten füllt die eine die Lücke der anderen, und der Pegel fällt um 6 dB je Oktave mehr.</translation>
+    </message>
+    <message>
+        <source>Below resonance springs hold the cone, the air&apos;s and its own: its travel stays, the level falls by 12 dB an octave.</source>
+        <translation>Unter der Resonanz halten Federn die Membran, die der Luft und die eigene: ihr Hub bleibt, der Pegel fällt um 12 dB je Oktave.</translation>
+    </message>
+    <message>
+        <source>Above resonance its mass holds the cone: travel falls with the square of frequency, the level stays.</source>
+        <translation>Über der Resonanz hält ihre Masse die Membran: der Hub fällt mit dem Quadrat der Frequenz, der Pegel bleibt.</translation>
+    </message>
+    <message>
+        <source>At resonance spring and mass cancel: only damping holds the cone.</source>
+        <translation>An der Resonanz heben sich Feder und Masse auf: nur Dämpfung hält die Membran.</translation>
+    </message>
+    <message>
+        <source>net %1 = inside %2 − driver %3 − port %4 − braces %5 − network %6 l</source>
+        <translation>netto %1 = innen %2 − Treiber %3 − Rohr %4 − Streben %5 − Weiche %6 l</translation>
+    </message>
+    <message>
+        <source>f3 %1</source>
+        <translation>f3 %1</translation>
+    </message>
+    <message>
+        <source> (%1 to %2)</source>
+        <translation> (%1 bis %2)</translation>
+    </message>
+    <message>
+        <source>f6 %1, f10 %2</source>
+        <translation>f6 %1, f10 %2</translation>
+    </message>
+    <message>
+        <source>peak %1 at %2</source>
+        <translation>Überhöhung %1 bei %2</translation>
+    </message>
+    <message>
+        <source>no peak</source>
+        <translation>keine Überhöhung</translation>
+    </message>
+    <message>
+        <source>fc %1, Qtc %2</source>
+        <translation>fc %1, Qtc %2</translation>
+    </message>
+    <message>
+        <source>fb %1</source>
+        <translation>fb %1</translation>
+    </message>
+    <message>
+        <source> at QL %1</source>
+        <translation> bei QL %1</translation>
+    </message>
+    <message>
+        <source>group delay up to %1</source>
+        <translation>Gruppenlaufzeit bis %1</translation>
+    </message>
+    <message>
+        <source>air up to %1</source>
+        <translation>Luft bis %1</translation>
+    </message>
+    <message>
+        <source>cone&apos;s travel</source>
+        <translation>Hub der Membran</translation>
+    </message>
+    <message>
+        <source>power</source>
+        <translation>Leistung</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::AnglesPage</name>
@@ -3403,6 +3842,244 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 of 72 places are not measured and not between measured ones.</source>
         <translation>%1 von 72 Orten sind nicht gemessen und liegen nicht zwischen gemessenen.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::BoxPage</name>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>What the second picture shows</source>
+        <translation>Was das zweite Bild zeigt</translation>
+    </message>
+    <message>
+        <source>cone&apos;s travel</source>
+        <translation>Hub der Membran</translation>
+    </message>
+    <message>
+        <source>air in the port</source>
+        <translation>Luft im Rohr</translation>
+    </message>
+    <message>
+        <source>group delay</source>
+        <translation>Gruppenlaufzeit</translation>
+    </message>
+    <message>
+        <source>impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>loudest possible</source>
+        <translation>größte Lautstärke</translation>
+    </message>
+    <message>
+        <source>slower</source>
+        <translation>langsamer</translation>
+    </message>
+    <message>
+        <source>Pause</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Bewegen</translation>
+    </message>
+    <message>
+        <source>Pause cone and air</source>
+        <translation>Membran und Luft anhalten</translation>
+    </message>
+    <message>
+        <source>Let cone and air move</source>
+        <translation>Membran und Luft sich bewegen lassen</translation>
+    </message>
+    <message>
+        <source>Port&apos;s diameter</source>
+        <translation>Durchmesser des Rohrs</translation>
+    </message>
+    <message>
+        <source>Port&apos;s length</source>
+        <translation>Länge des Rohrs</translation>
+    </message>
+    <message>
+        <source>Tuning of the box</source>
+        <translation>Abstimmung des Gehäuses</translation>
+    </message>
+    <message>
+        <source>Rounding of its mouth</source>
+        <translation>Rundung seiner Mündung</translation>
+    </message>
+    <message>
+        <source>Drive</source>
+        <translation>Spannung</translation>
+    </message>
+    <message>
+        <source>Ports alike</source>
+        <translation>Gleiche Rohre</translation>
+    </message>
+    <message>
+        <source>Where the port leads</source>
+        <translation>Wohin das Rohr führt</translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation>vorn</translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation>hinten</translation>
+    </message>
+    <message>
+        <source>bent</source>
+        <translation>gebogen</translation>
+    </message>
+    <message>
+        <source>Filling</source>
+        <translation>Füllung</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>lined</source>
+        <translation>belegt</translation>
+    </message>
+    <message>
+        <source>half</source>
+        <translation>halb</translation>
+    </message>
+    <message>
+        <source>full</source>
+        <translation>voll</translation>
+    </message>
+    <message>
+        <source>New port&apos;s diameter</source>
+        <translation>Durchmesser des neuen Rohrs</translation>
+    </message>
+    <message>
+        <source>New port&apos;s rounding</source>
+        <translation>Rundung des neuen Rohrs</translation>
+    </message>
+    <message>
+        <source>Swap</source>
+        <translation>Tauschen</translation>
+    </message>
+    <message>
+        <source>Another tube in its place, the tuning kept, what it displaces included.</source>
+        <translation>Ein anderes Rohr an seiner Stelle, die Abstimmung bleibt, was es verdrängt eingerechnet.</translation>
+    </message>
+    <message>
+        <source>drive</source>
+        <translation>Spannung</translation>
+    </message>
+    <message>
+        <source>filling</source>
+        <translation>Füllung</translation>
+    </message>
+    <message>
+        <source>port d</source>
+        <translation>Rohr d</translation>
+    </message>
+    <message>
+        <source>length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>tuned</source>
+        <translation>Abstimmung</translation>
+    </message>
+    <message>
+        <source>rounded</source>
+        <translation>gerundet</translation>
+    </message>
+    <message>
+        <source>through</source>
+        <translation>nach</translation>
+    </message>
+    <message>
+        <source>swap for d</source>
+        <translation>tauschen gegen d</translation>
+    </message>
+    <message>
+        <source>▲ no length keeps the tuning</source>
+        <translation>▲ keine Länge hält die Abstimmung</translation>
+    </message>
+    <message>
+        <source>→ %1</source>
+        <translation>→ %1</translation>
+    </message>
+    <message>
+        <source>exact, with all it displaces: %1
+by the workshop&apos;s 0.732 d for both ends: %2
+by the areas alone: %3</source>
+        <translation>genau, mit allem, was es verdrängt: %1
+nach der Werkstattregel 0,732 d für beide Enden: %2
+nach den Flächen allein: %3</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::BoxStage</name>
+    <message>
+        <source>Kind of box</source>
+        <translation>Art des Gehäuses</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keines</translation>
+    </message>
+    <message>
+        <source>Section</source>
+        <translation>Schnitt</translation>
+    </message>
+    <message>
+        <source>Choose</source>
+        <translation>Wahl</translation>
+    </message>
+    <message>
+        <source>Map</source>
+        <translation>Karte</translation>
+    </message>
+    <message>
+        <source>Wood</source>
+        <translation>Holz</translation>
+    </message>
+    <message>
+        <source>Read back</source>
+        <translation>Auslesen</translation>
+    </message>
+    <message>
+        <source>Another driver</source>
+        <translation>Anderer Treiber</translation>
+    </message>
+    <message>
+        <source>nothing yet</source>
+        <translation>noch nichts</translation>
+    </message>
+    <message>
+        <source>fb %1</source>
+        <translation>fb %1</translation>
+    </message>
+    <message>
+        <source>fc %1</source>
+        <translation>fc %1</translation>
+    </message>
+    <message>
+        <source>1 box</source>
+        <translation>1 Gehäuse</translation>
+    </message>
+    <message>
+        <source>Choose a driver on the front.</source>
+        <translation>Einen Treiber auf der Front wählen.</translation>
+    </message>
+    <message>
+        <source>%1 has no box yet. Give it one: the cabinet&apos;s size makes its volume, or, where its depth is not known, a depth is proposed that suits the driver.</source>
+        <translation>%1 hat noch kein Gehäuse. Gib ihm eines: die Größe der Box macht sein Volumen; wo ihre Tiefe nicht bekannt ist, wird eine vorgeschlagen, die zum Treiber passt.</translation>
+    </message>
+    <message>
+        <source>Box</source>
+        <translation>Gehäuse</translation>
     </message>
 </context>
 <context>
@@ -4017,6 +4694,85 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::ChoosePage</name>
+    <message>
+        <source>ported</source>
+        <translation>mit Rohr</translation>
+    </message>
+    <message>
+        <source>closed</source>
+        <translation>geschlossen</translation>
+    </message>
+    <message>
+        <source>open baffle</source>
+        <translation>offene Schallwand</translation>
+    </message>
+    <message>
+        <source>either</source>
+        <translation>beides</translation>
+    </message>
+    <message>
+        <source>Candidates</source>
+        <translation>Kandidaten</translation>
+    </message>
+    <message>
+        <source>Box</source>
+        <translation>Gehäuse</translation>
+    </message>
+    <message>
+        <source>Volume</source>
+        <translation>Volumen</translation>
+    </message>
+    <message>
+        <source>Tuned</source>
+        <translation>Abstimmung</translation>
+    </message>
+    <message>
+        <source>f3 / f6 / f10, Hz</source>
+        <translation>f3 / f6 / f10, Hz</translation>
+    </message>
+    <message>
+        <source>Peak</source>
+        <translation>Überhöhung</translation>
+    </message>
+    <message>
+        <source>Loudest</source>
+        <translation>Am lautesten</translation>
+    </message>
+    <message>
+        <source>Make it this box</source>
+        <translation>Dieses Gehäuse nehmen</translation>
+    </message>
+    <message>
+        <source>By Qts %1 with its source: %2.   By fs over Qes, %3: %4.   %5</source>
+        <translation>Nach Qts %1 mit seiner Quelle: %2.   Nach fs durch Qes, %3: %4.   %5</translation>
+    </message>
+    <message>
+        <source>Both agree.</source>
+        <translation>Beide stimmen überein.</translation>
+    </message>
+    <message>
+        <source>▲ They differ; Qts decides the default.</source>
+        <translation>▲ Sie widersprechen sich; Qts entscheidet die Vorgabe.</translation>
+    </message>
+    <message>
+        <source>Rules of thumb, both; the computed responses below overrule them.</source>
+        <translation>Beides Faustregeln; die berechneten Kurven unten gehen vor.</translation>
+    </message>
+    <message>
+        <source>as it is: %1</source>
+        <translation>wie es ist: %1</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie es ist</translation>
+    </message>
+    <message>
+        <source>at the drive of this box, 1 m, half space, the network&apos;s resistance in it</source>
+        <translation>bei der Spannung dieses Gehäuses, 1 m, Halbraum, mit dem Widerstand der Weiche</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::CommandFinder</name>
     <message>
         <source>A few letters of a command, driver, take or finding</source>
@@ -4212,6 +4968,33 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>flight time and all, over a sixth of an octave</source>
         <translation>mit Laufweg und allem, über eine Sechsteloktave</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Cutaway</name>
+    <message>
+        <source>The box cut open</source>
+        <translation>Das aufgeschnittene Gehäuse</translation>
+    </message>
+    <message>
+        <source>Section of the box at %1.</source>
+        <translation>Schnitt des Gehäuses bei %1.</translation>
+    </message>
+    <message>
+        <source>In hand: the port&apos;s end.</source>
+        <translation>In der Hand: das Ende des Rohrs.</translation>
+    </message>
+    <message>
+        <source>In hand: the back.</source>
+        <translation>In der Hand: die Rückwand.</translation>
+    </message>
+    <message>
+        <source>In hand: the partition.</source>
+        <translation>In der Hand: der Zwischenboden.</translation>
+    </message>
+    <message>
+        <source>In hand: a brace.</source>
+        <translation>In der Hand: eine Strebe.</translation>
     </message>
 </context>
 <context>
@@ -5852,6 +6635,156 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::MapPage</name>
+    <message>
+        <source>What the map tells</source>
+        <translation>Was die Karte zeigt</translation>
+    </message>
+    <message>
+        <source>keep the cabinet, tune only</source>
+        <translation>Box behalten, nur abstimmen</translation>
+    </message>
+    <message>
+        <source>Wish: f3 no higher than</source>
+        <translation>Wunsch: f3 nicht höher als</translation>
+    </message>
+    <message>
+        <source>Wish: peak no more than</source>
+        <translation>Wunsch: Überhöhung nicht mehr als</translation>
+    </message>
+    <message>
+        <source>Wish: group delay no longer than, ms</source>
+        <translation>Wunsch: Gruppenlaufzeit nicht länger als, ms</translation>
+    </message>
+    <message>
+        <source>Wish: as loud as</source>
+        <translation>Wunsch: so laut wie</translation>
+    </message>
+    <message>
+        <source>Wish: air no faster than, m/s</source>
+        <translation>Wunsch: Luft nicht schneller als, m/s</translation>
+    </message>
+    <message>
+        <source>Shaded by</source>
+        <translation>Schattiert nach</translation>
+    </message>
+    <message>
+        <source>Wishes</source>
+        <translation>Wünsche</translation>
+    </message>
+    <message>
+        <source>f3 at most</source>
+        <translation>f3 höchstens</translation>
+    </message>
+    <message>
+        <source>peak at most</source>
+        <translation>Überhöhung höchstens</translation>
+    </message>
+    <message>
+        <source>delay at most, ms</source>
+        <translation>Laufzeit höchstens, ms</translation>
+    </message>
+    <message>
+        <source>as loud as, dB</source>
+        <translation>so laut wie, dB</translation>
+    </message>
+    <message>
+        <source>air at most, m/s</source>
+        <translation>Luft höchstens, m/s</translation>
+    </message>
+    <message>
+        <source>%1 % of these boxes grant all wishes.</source>
+        <translation>%1 % dieser Gehäuse erfüllen alle Wünsche.</translation>
+    </message>
+    <message>
+        <source>▲ No box grants all wishes; most fail at: %1.</source>
+        <translation>▲ Kein Gehäuse erfüllt alle Wünsche; die meisten scheitern an: %1.</translation>
+    </message>
+    <message>
+        <source>%1 tuned to %2</source>
+        <translation>%1, abgestimmt auf %2</translation>
+    </message>
+    <message>
+        <source>f3 %1, peak %2</source>
+        <translation>f3 %1, Überhöhung %2</translation>
+    </message>
+    <message>
+        <source>group delay up to %1</source>
+        <translation>Gruppenlaufzeit bis %1</translation>
+    </message>
+    <message>
+        <source>air up to %1 at this drive</source>
+        <translation>Luft bis %1 bei dieser Spannung</translation>
+    </message>
+    <message>
+        <source>at least %1 loud</source>
+        <translation>mindestens %1 laut</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::MapView</name>
+    <message>
+        <source>f3 too high</source>
+        <translation>f3 zu hoch</translation>
+    </message>
+    <message>
+        <source>peaks</source>
+        <translation>überhöht</translation>
+    </message>
+    <message>
+        <source>lingers</source>
+        <translation>klingt nach</translation>
+    </message>
+    <message>
+        <source>not loud enough</source>
+        <translation>nicht laut genug</translation>
+    </message>
+    <message>
+        <source>port too fast</source>
+        <translation>Luft zu schnell</translation>
+    </message>
+    <message>
+        <source>f3</source>
+        <translation>f3</translation>
+    </message>
+    <message>
+        <source>peak</source>
+        <translation>Überhöhung</translation>
+    </message>
+    <message>
+        <source>group delay</source>
+        <translation>Gruppenlaufzeit</translation>
+    </message>
+    <message>
+        <source>air in the port</source>
+        <translation>Luft im Rohr</translation>
+    </message>
+    <message>
+        <source>loudest possible</source>
+        <translation>größte Lautstärke</translation>
+    </message>
+    <message>
+        <source>Map of boxes, volume by tuning</source>
+        <translation>Karte der Gehäuse, Volumen über Abstimmung</translation>
+    </message>
+    <message>
+        <source>The present box has %1 at %2.</source>
+        <translation>Das jetzige Gehäuse hat %1 bei %2.</translation>
+    </message>
+    <message>
+        <source>net volume, litres</source>
+        <translation>Nettovolumen, Liter</translation>
+    </message>
+    <message>
+        <source>tuning, Hz</source>
+        <translation>Abstimmung, Hz</translation>
+    </message>
+    <message>
+        <source>being computed …</source>
+        <translation>wird berechnet …</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::MeasureStage</name>
     <message>
         <source>nothing yet</source>
@@ -7114,6 +8047,93 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::ReadPage</name>
+    <message>
+        <source>Impedance take made in the box</source>
+        <translation>Impedanz, im Gehäuse gemessen</translation>
+    </message>
+    <message>
+        <source>What the curve tells, with 95 % limits</source>
+        <translation>Was die Kurve sagt, mit 95-%-Grenzen</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>From the curve, 95 %</source>
+        <translation>Aus der Kurve, 95 %</translation>
+    </message>
+    <message>
+        <source>Expected</source>
+        <translation>Erwartet</translation>
+    </message>
+    <message>
+        <source>Use its losses in the model</source>
+        <translation>Seine Verluste im Modell verwenden</translation>
+    </message>
+    <message>
+        <source>Open a table …</source>
+        <translation>Tabelle öffnen …</translation>
+    </message>
+    <message>
+        <source>Curve and model</source>
+        <translation>Kurve und Modell</translation>
+    </message>
+    <message>
+        <source>No impedance of this driver in its box yet.</source>
+        <translation>Noch keine Impedanz dieses Treibers in seinem Gehäuse.</translation>
+    </message>
+    <message>
+        <source>Sweep it at its lugs with the network taken off, under 0.1 V, and say “in a vented box” or “in a closed box” when you record it.</source>
+        <translation>An seinen Anschlüssen ohne Weiche messen, unter 0,1 V, und beim Aufnehmen „in einem Gehäuse mit Rohr“ oder „in einem geschlossenen Gehäuse“ angeben.</translation>
+    </message>
+    <message>
+        <source>Sweep the driver in its box to read the box back.</source>
+        <translation>Den Treiber in seinem Gehäuse messen, um das Gehäuse auszulesen.</translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation>gemessen</translation>
+    </message>
+    <message>
+        <source>model</source>
+        <translation>Modell</translation>
+    </message>
+    <message>
+        <source>model within %1 % of the curve, in the middle</source>
+        <translation>Modell in der Mitte auf %1 % an der Kurve</translation>
+    </message>
+    <message>
+        <source>7 to 15 if tight</source>
+        <translation>dicht: 7 bis 15</translation>
+    </message>
+    <message>
+        <source>■ The port does nothing: blocked, stuffed or torn off.</source>
+        <translation>■ Das Rohr tut nichts: verlegt, verstopft oder abgerissen.</translation>
+    </message>
+    <message>
+        <source>■ The box leaks.</source>
+        <translation>■ Das Gehäuse ist undicht.</translation>
+    </message>
+    <message>
+        <source>▲ Tuned to %1, but not tight: QL %2.</source>
+        <translation>▲ Abgestimmt auf %1, aber nicht dicht: QL %2.</translation>
+    </message>
+    <message>
+        <source>✓ Tuned to %1, tight.</source>
+        <translation>✓ Abgestimmt auf %1, dicht.</translation>
+    </message>
+    <message>
+        <source>✓ Sealed, resonance %1, Q %2.</source>
+        <translation>✓ Geschlossen, Resonanz %1, Q %2.</translation>
+    </message>
+    <message>
+        <source>▲ %1 % off what is meant.</source>
+        <translation>▲ %1 % neben dem, was gemeint ist.</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::RecordPage</name>
     <message>
         <source>Device</source>
@@ -7501,6 +8521,73 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::ReplacePage</name>
+    <message>
+        <source>✓ fits</source>
+        <translation>✓ passt</translation>
+    </message>
+    <message>
+        <source>▲ with changes</source>
+        <translation>▲ mit Änderungen</translation>
+    </message>
+    <message>
+        <source>■ does not fit</source>
+        <translation>■ passt nicht</translation>
+    </message>
+    <message>
+        <source>Drivers of the library in this box</source>
+        <translation>Treiber der Sammlung in diesem Gehäuse</translation>
+    </message>
+    <message>
+        <source>Driver</source>
+        <translation>Treiber</translation>
+    </message>
+    <message>
+        <source>In this box</source>
+        <translation>In diesem Gehäuse</translation>
+    </message>
+    <message>
+        <source>Points</source>
+        <translation>Punkte</translation>
+    </message>
+    <message>
+        <source>f3</source>
+        <translation>f3</translation>
+    </message>
+    <message>
+        <source>Peak</source>
+        <translation>Überhöhung</translation>
+    </message>
+    <message>
+        <source>Level</source>
+        <translation>Pegel</translation>
+    </message>
+    <message>
+        <source>Retuned</source>
+        <translation>Neu abgestimmt</translation>
+    </message>
+    <message>
+        <source>What %1 gives in this box is what the others are held against: f3, level, resistance, how loud. 80 points fit, 50 with changes; the weights are judgement, not measurement.</source>
+        <translation>Was %1 in diesem Gehäuse leistet, daran werden die anderen gemessen: f3, Pegel, Widerstand, Lautstärke. 80 Punkte passen, 50 mit Änderungen; die Gewichte sind Urteil, nicht Messung.</translation>
+    </message>
+    <message>
+        <source>port closed</source>
+        <translation>Rohr zu</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie es ist</translation>
+    </message>
+    <message>
+        <source>Nothing speaks against it.</source>
+        <translation>Nichts spricht dagegen.</translation>
+    </message>
+    <message>
+        <source>both at the drive of this box, 1 m, half space</source>
+        <translation>beide bei der Spannung dieses Gehäuses, 1 m, Halbraum</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::ReplacementView</name>
     <message>
         <source>not known</source>
@@ -7643,6 +8730,17 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>as close as it goes, in the middle</source>
         <translation>so nah wie möglich, in der Mitte</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::SheetView</name>
+    <message>
+        <source>Boards laid on their sheets</source>
+        <translation>Bretter auf ihren Platten</translation>
+    </message>
+    <message>
+        <source>%1 sheets</source>
+        <translation>%1 Platten</translation>
     </message>
 </context>
 <context>
@@ -8127,6 +9225,233 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>driver</source>
         <translation>Chassis</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::WoodPage</name>
+    <message>
+        <source>side</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation>Rückwand</translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation>Front</translation>
+    </message>
+    <message>
+        <source>top</source>
+        <translation>Deckel</translation>
+    </message>
+    <message>
+        <source>top and bottom</source>
+        <translation>Deckel und Boden</translation>
+    </message>
+    <message>
+        <source>bottom</source>
+        <translation>Boden</translation>
+    </message>
+    <message>
+        <source>partition</source>
+        <translation>Zwischenboden</translation>
+    </message>
+    <message>
+        <source>brace</source>
+        <translation>Strebe</translation>
+    </message>
+    <message>
+        <source>end disc, as a square</source>
+        <translation>Endscheibe, als Quadrat</translation>
+    </message>
+    <message>
+        <source>Brace it so</source>
+        <translation>So versteifen</translation>
+    </message>
+    <message>
+        <source>Cut list</source>
+        <translation>Zuschnitt</translation>
+    </message>
+    <message>
+        <source>Board</source>
+        <translation>Brett</translation>
+    </message>
+    <message>
+        <source>Size</source>
+        <translation>Maß</translation>
+    </message>
+    <message>
+        <source>Thick</source>
+        <translation>Stärke</translation>
+    </message>
+    <message>
+        <source>Width of the saw&apos;s cut</source>
+        <translation>Breite des Sägeschnitts</translation>
+    </message>
+    <message>
+        <source>Save the cut list …</source>
+        <translation>Zuschnitt speichern …</translation>
+    </message>
+    <message>
+        <source>Wood</source>
+        <translation>Holz</translation>
+    </message>
+    <message>
+        <source>Panels sing between</source>
+        <translation>Wände klingen zwischen</translation>
+    </message>
+    <message>
+        <source>The air inside stands at, heard by</source>
+        <translation>Die Luft innen steht bei, gehört von</translation>
+    </message>
+    <message>
+        <source>saw</source>
+        <translation>Säge</translation>
+    </message>
+    <message>
+        <source>Height, outside</source>
+        <translation>Höhe, außen</translation>
+    </message>
+    <message>
+        <source>Width, outside</source>
+        <translation>Breite, außen</translation>
+    </message>
+    <message>
+        <source>Depth, outside</source>
+        <translation>Tiefe, außen</translation>
+    </message>
+    <message>
+        <source>Thickness of the panels</source>
+        <translation>Stärke der Wände</translation>
+    </message>
+    <message>
+        <source>Thickness of the front</source>
+        <translation>Stärke der Front</translation>
+    </message>
+    <message>
+        <source>Empty: as the panels.</source>
+        <translation>Leer: wie die Wände.</translation>
+    </message>
+    <message>
+        <source>Depth at the top, outside</source>
+        <translation>Tiefe oben, außen</translation>
+    </message>
+    <message>
+        <source>Height of the chamber sealed off</source>
+        <translation>Höhe der abgeteilten Kammer</translation>
+    </message>
+    <message>
+        <source>Volume of basket and magnet, l</source>
+        <translation>Volumen von Korb und Magnet, l</translation>
+    </message>
+    <message>
+        <source>usual</source>
+        <translation>üblich</translation>
+    </message>
+    <message>
+        <source>Volume of the network, l</source>
+        <translation>Volumen der Weiche, l</translation>
+    </message>
+    <message>
+        <source>Braces</source>
+        <translation>Streben</translation>
+    </message>
+    <message>
+        <source>Material</source>
+        <translation>Werkstoff</translation>
+    </message>
+    <message>
+        <source>Shape</source>
+        <translation>Form</translation>
+    </message>
+    <message>
+        <source>upright</source>
+        <translation>gerade</translation>
+    </message>
+    <message>
+        <source>sloped front</source>
+        <translation>Front geneigt</translation>
+    </message>
+    <message>
+        <source>round</source>
+        <translation>rund</translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>width</source>
+        <translation>Breite</translation>
+    </message>
+    <message>
+        <source>depth</source>
+        <translation>Tiefe</translation>
+    </message>
+    <message>
+        <source>shape</source>
+        <translation>Form</translation>
+    </message>
+    <message>
+        <source>at the top</source>
+        <translation>oben</translation>
+    </message>
+    <message>
+        <source>panels</source>
+        <translation>Wände</translation>
+    </message>
+    <message>
+        <source>of</source>
+        <translation>aus</translation>
+    </message>
+    <message>
+        <source>sealed off</source>
+        <translation>abgeteilt</translation>
+    </message>
+    <message>
+        <source>braces</source>
+        <translation>Streben</translation>
+    </message>
+    <message>
+        <source>driver, l</source>
+        <translation>Treiber, l</translation>
+    </message>
+    <message>
+        <source>network, l</source>
+        <translation>Weiche, l</translation>
+    </message>
+    <message>
+        <source>No walls, no volume.</source>
+        <translation>Keine Wände, kein Volumen.</translation>
+    </message>
+    <message>
+        <source>%1 %2 to %3</source>
+        <translation>%1 %2 bis %3</translation>
+    </message>
+    <message>
+        <source>: driver %1 %</source>
+        <translation>: Treiber %1 %</translation>
+    </message>
+    <message>
+        <source>, port %1 %</source>
+        <translation>, Rohr %1 %</translation>
+    </message>
+    <message>
+        <source>%1 braces take %2 % of the inside (5 is the allowance) and lift the largest panel from %3–%4 to %5–%6 Hz.</source>
+        <translation>%1 Streben nehmen %2 % des Inneren (5 sind erlaubt) und heben die größte Wand von %3–%4 auf %5–%6 Hz.</translation>
+    </message>
+    <message>
+        <source>%1 sheets of %2 × %3, %4 % used</source>
+        <translation>%1 Platten von %2 × %3, %4 % genutzt</translation>
+    </message>
+    <message>
+        <source>▲ %1 is larger than a sheet.</source>
+        <translation>▲ %1 ist größer als eine Platte.</translation>
+    </message>
+    <message>
+        <source>Save the cut list</source>
+        <translation>Zuschnitt speichern</translation>
     </message>
 </context>
 <context>

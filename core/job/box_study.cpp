@@ -224,6 +224,11 @@ ReplacementStudy replacementsInBox(const Job& job,
         }
         InThisBox in{.entry = entry, .suits = box::suitability(d, r.box, r.source, wishes)};
         in.levels = levelsOf(box::systemOf(d, r.box, r.source), study.axis);
+        if (entry.part.outer && *entry.part.outer > cabinet.width) {
+            in.suits.verdict = box::Suits::doesNot;
+            in.sentences.push_back("its flange of " + text::printFixed(1e2 * *entry.part.outer, 1) +
+                                   " cm is wider than this front");
+        }
         for (const box::Penalty& p : in.suits.penalties) {
             in.sentences.push_back(sentenceFor(p));
         }
@@ -246,7 +251,9 @@ ReplacementStudy replacementsInBox(const Job& job,
         study.candidates.push_back(std::move(in));
     }
     std::ranges::stable_sort(study.candidates, [](const InThisBox& a, const InThisBox& b) {
-        return a.suits.score > b.suits.score;
+        const bool aFits = a.suits.verdict != box::Suits::doesNot;
+        const bool bFits = b.suits.verdict != box::Suits::doesNot;
+        return aFits != bFits ? aFits : a.suits.score > b.suits.score;
     });
     return study;
 }

@@ -116,7 +116,7 @@ struct Enclosure {
     std::string material{"mdf"};
     double dead{};              ///< m, clear height of the chamber that is sealed off on top
     std::vector<double> braces; ///< m, heights above the clear floor
-    double braceThickness{0.018};
+    double braceThickness{0.019};
     double braceShare{0.35}; ///< of a brace's area that is wood
     Fill fill{};
     std::optional<double> QL;           ///< absent: usual
@@ -155,7 +155,7 @@ struct Enclosure {
         field(self.material, q::Word{"material", "of the panels", "mdf"});
         field(self.dead, size("dead_height_m", "chamber sealed off, on top").orElse(0.0));
         field(self.braces, size("braces_m", "heights above the clear floor").orElse(0.0));
-        field(self.braceThickness, q::panel.as("brace_m", "of a brace").orElse(0.018));
+        field(self.braceThickness, q::panel.as("brace_m", "of a brace").orElse(0.019));
         field(self.braceShare,
               q::Quantity{"", "brace_wood", 1.0, "", 0.0, 1.0, "share of a brace's area"}.orElse(
                   0.35));

@@ -142,7 +142,9 @@ TEST_F(Hall, findingsUnfoldShowAndAreSetAsideWithANote) {
     EXPECT_NE(window->findChild<QWidget*>(QStringLiteral("finding_meas.distance")), nullptr);
     click(button("findings_unchecked"));
     settle();
-    EXPECT_TRUE(find<QLabel>("unchecked_list")->text().contains(QStringLiteral("The box leaks")));
+    EXPECT_TRUE(find<QLabel>("unchecked_list")
+                    ->text()
+                    .contains(QStringLiteral("The sealed box is not tight")));
 }
 
 TEST_F(Hall, spaceHeldShowsTheSnapshotAndATapStillPresses) {

@@ -7,8 +7,10 @@
 #include "app/measure/setup_sketch.h"
 #include "app/measure/take_list.h"
 #include "app/plots/plot.h"
+#include "app/stage.h"
 #include "app/widgets/quantity_field.h"
 #include "core/job/make_take.h"
+#include "core/job/replacement.h"
 #include "tests/support/test_window.h"
 
 #include <QAction>
@@ -373,6 +375,8 @@ TEST_F(MeasureTest, twoDriversTogetherAreRecordedAsSuch) {
 TEST_F(MeasureTest, nearAndFarAreJoinedAndKept) {
     window->chooseCabinet(QStringLiteral("left"));
     window->chooseDriver(QStringLiteral("left-brome"));
+    // Without what is printed on it.
+    Q_EMIT find<app::Stage>("stage_measure")->edited(job::changeSheet("left-brome", {}, {}));
     settle();
     page("merge");
     EXPECT_NE(plot("merge_plot")->trace(QStringLiteral("joined")), nullptr);

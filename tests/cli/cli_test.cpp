@@ -4,6 +4,7 @@
 #include "cli/verb.h"
 #include "core/job/record.h"
 #include "core/job/store/store.h"
+#include "tests/support/command_line.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"
 #include "tests/support/temp_folder.h"
@@ -18,56 +19,6 @@
 namespace yf::test {
 
 namespace {
-
-using text::Value;
-
-cli::Answer answer(const std::vector<std::string>& words, const std::string& input) {
-    return cli::answer(words, [&]() -> Result<std::string> { return input; });
-}
-
-Value output(const std::vector<std::string>& words, const std::string& input) {
-    const cli::Answer a = answer(words, input);
-    EXPECT_EQ(a.status, 0) << a.err;
-    EXPECT_EQ(a.err, "");
-    EXPECT_EQ(std::ranges::count(a.out, '\n'), 1) << "one line";
-    auto value = text::parseJson(a.out);
-    EXPECT_TRUE(value.ok());
-    return value ? *value : Value{};
-}
-
-double number(const Value& value, const std::string& key) {
-    const Value* found = value.find(key);
-    EXPECT_NE(found, nullptr) << key;
-    EXPECT_NE(found == nullptr ? nullptr : found->number(), nullptr) << key;
-    return found != nullptr && found->number() != nullptr ? *found->number() : std::nan("");
-}
-
-struct Figure {
-    const char* key;
-    double value;
-    double tolerance;
-};
-
-void expectFigures(const Value& out, const std::vector<Figure>& figures) {
-    for (const Figure& f : figures) {
-        EXPECT_NEAR(number(out, f.key), f.value, f.tolerance) << f.key;
-    }
-}
-
-/// No NaN and no infinity anywhere: JSON has none, and a value that does not exist is null.
-void expectFinite(const Value& value) {
-    if (const double* n = value.number()) {
-        EXPECT_TRUE(std::isfinite(*n));
-    } else if (const auto* list = value.list()) {
-        for (const Value& entry : *list) {
-            expectFinite(entry);
-        }
-    } else if (const auto* object = value.object()) {
-        for (const auto& member : *object) {
-            expectFinite(member.value);
-        }
-    }
-}
 
 const char* const twoWay =
     R"({"drivers": {"w": {"r_ohm": 8}, "t": {"r_ohm": 8, "role": "treble"}}, "ways": [

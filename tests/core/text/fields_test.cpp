@@ -2,6 +2,17 @@
 // One walk over the field lists of all described types: both ends of every range are taken, the
 // next number beyond is refused with its key named, what is written reads back equal.
 #include "core/bench/battery.h"
+#include "core/box/advise.h"
+#include "core/box/align.h"
+#include "core/box/closed.h"
+#include "core/box/designs.h"
+#include "core/box/driver_check.h"
+#include "core/box/find.h"
+#include "core/box/panel.h"
+#include "core/box/port_swap.h"
+#include "core/box/read_back.h"
+#include "core/box/response.h"
+#include "core/box/volume.h"
 #include "core/driver/enclosed.h"
 #include "core/driver/heat.h"
 #include "core/driver/library.h"
@@ -103,7 +114,21 @@ using Described = testing::Types<measure::ImportRequest,
                                  driver::ImpedanceRequest,
                                  driver::AddedMassRequest,
                                  driver::TestBoxRequest,
-                                 driver::UsableBandRequest>;
+                                 driver::UsableBandRequest,
+                                 box::ClosedRequest,
+                                 box::VentedRequest,
+                                 box::RadiatorRequest,
+                                 box::BandPassRequest,
+                                 box::PortRequest,
+                                 box::SwapRequest,
+                                 box::VolumeRequest,
+                                 box::PanelRequest,
+                                 box::AdviseRequest,
+                                 box::AlignRequest,
+                                 box::ReadRequest,
+                                 box::CurveRequest,
+                                 box::DriverCheckRequest,
+                                 box::FindRequest>;
 TYPED_TEST_SUITE(FieldLists, Described);
 
 } // namespace
