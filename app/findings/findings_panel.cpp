@@ -279,6 +279,10 @@ void FindingsPanel::rebuild(const Sight& sight) {
         column->addWidget(notCheckedList(sight));
     }
     column->addStretch(1);
+    // The old list may hold the very button whose click leads here: it lives until that is over.
+    if (QWidget* old = scroll_->takeWidget()) {
+        old->deleteLater();
+    }
     scroll_->setWidget(content);
     content->show();
     scroll_->verticalScrollBar()->setValue(position);

@@ -1,19 +1,21 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/map.h"
 
+#include <Eigen/Core>
+
 #include <algorithm>
-#include <array>
 #include <cmath>
 
 namespace yf::box {
 
 namespace {
 
-constexpr std::size_t points = 96;
+constexpr int points = 96;
 constexpr double lowest = 10.0;
 constexpr double highest = 2500.0;
 constexpr double twoPi = 2.0 * std::numbers::pi;
-using Row = std::array<double, points>;
+/// Rows are worked on whole: the processor takes two or more of their values at a time.
+using Row = Eigen::Array<double, points, 1>;
 
 /// What is the same for all boxes of a driver.
 class Grid {
@@ -21,21 +23,21 @@ public:
     explicit Grid(const MapOrder& order) : order_(order) {
         const Motor& m = order.motor;
         const Source& s = order.source;
-        for (std::size_t k = 0; k < points; ++k) {
-            f_[k] = lowest * std::pow(highest / lowest, static_cast<double>(k) / (points - 1.0));
-            x_[k] = f_[k] / m.fs;
-            x2_[k] = x_[k] * x_[k];
-            x8_[k] = x2_[k] * x2_[k] * x2_[k] * x2_[k];
+        for (int k = 0; k < points; ++k) {
+            f_[k] = lowest * std::pow(highest / lowest, k / (points - 1.0));
         }
+        x_ = f_ / m.fs;
+        x2_ = x_.square();
+        x8_ = x2_.square().square();
         Qt_ = m.QtsWith(s.resistance);
         still_ = m.Bl * s.voltage * m.C / (m.Re + s.resistance);
         reference_ = quantity::decibels(asymptote(m, s) / quantity::referencePressure);
         const double volts = m.power ? std::sqrt(*m.power * m.Re) / s.voltage : 0.0;
         power2_ = m.power ? volts * volts : 1e300;
         travel2_ = m.Xmax ? 0.5 * *m.Xmax * *m.Xmax : 0.0;
-        delayTo_ = static_cast<std::size_t>(std::ranges::upper_bound(f_, 1000.0) - f_.begin());
-        levelTo_ = static_cast<std::size_t>(std::ranges::upper_bound(f_, 200.0) - f_.begin());
-        speedFrom_ = static_cast<std::size_t>(std::ranges::lower_bound(f_, 20.0) - f_.begin());
+        delayTo_ = static_cast<int>((f_ <= 1000.0).count());
+        levelTo_ = static_cast<int>((f_ <= 200.0).count());
+        speedFrom_ = static_cast<int>((f_ < 20.0).count());
     }
 
     /// |D|² and what hangs on it, one pass without a branch.
@@ -49,25 +51,13 @@ public:
         const double c0 = h * h;
         const double hh = 1.0 / (h * h);
         const double loss = 1.0 / (h * h * QL * QL);
-        Row power;
-        Row delay;
-        Row travel;
-        Row inverse;
-        for (std::size_t k = 0; k < points; ++k) {
-            const double x = x_[k];
-            const double x2 = x2_[k];
-            const double re = (x2 - c2) * x2 + c0;
-            const double im = x * (c1 - c3 * x2);
-            const double dre = x * (4.0 * x2 - 2.0 * c2);
-            const double dim = c1 - 3.0 * c3 * x2;
-            const double over = 1.0 / (re * re + im * im);
-            const double near = 1.0 - x2 * hh;
-            inverse[k] = over;
-            power[k] = x8_[k] * over;
-            delay[k] = (re * dim - im * dre) * over;
-            travel[k] = (near * near + x2 * loss) * over;
-        }
-        return summed(power, delay, travel, inverse, still_ * still_ * c0 * c0);
+        const Row re = (x2_ - c2) * x2_ + c0;
+        const Row im = x_ * (c1 - c3 * x2_);
+        const Row over = (re.square() + im.square()).inverse();
+        const Row power = x8_ * over;
+        const Row delay = (re * (c1 - 3.0 * c3 * x2_) - im * (x_ * (4.0 * x2_ - 2.0 * c2))) * over;
+        const Row travel = ((1.0 - x2_ * hh).square() + x2_ * loss) * over;
+        return summed(power, delay, travel, over, still_ * still_ * c0 * c0);
     }
 
 private:
@@ -78,15 +68,15 @@ private:
                                    const Row& inverse,
                                    double rms2) const {
         Qualities q;
-        const auto top = static_cast<std::size_t>(std::ranges::max_element(power) - power.begin());
-        if (power[top] > 1.0 && top > 0 && top + 1 < points) {
+        Eigen::Index top = 0;
+        if (power.maxCoeff(&top) > 1.0 && top > 0 && top + 1 < points) {
             // Between the grid's points: the top of the parabola through three of them, in dB.
             const double l = 10.0 * std::log10(power[top - 1]);
             const double m = 10.0 * std::log10(power[top]);
             const double r = 10.0 * std::log10(power[top + 1]);
             q.peak = m + (r - l) * (r - l) / (8.0 * (2.0 * m - l - r));
         }
-        std::size_t k = points - 1;
+        int k = points - 1;
         while (k > 0 && power[k] >= 0.5) {
             --k;
         }
@@ -96,22 +86,11 @@ private:
             const double above = std::log(power[k + 1] / 0.5);
             q.f3 = f_[k] * std::pow(f_[k + 1] / f_[k], -below / (above - below));
         }
-        double longest = delay[0];
-        for (std::size_t i = 1; i < delayTo_; ++i) {
-            longest = std::max(longest, delay[i]);
-        }
-        q.groupDelay = longest / (twoPi * order_.motor.fs);
-        double least = 1e300;
-        for (std::size_t i = std::min(k + 1, levelTo_); i < levelTo_; ++i) {
-            const double byTravel = travel2_ > 0.0 ? travel2_ / (travel[i] * rms2) : 1e300;
-            least = std::min(least, power[i] * std::min(byTravel, power2_));
-        }
-        q.level = least < 1e299 ? reference_ + 10.0 * std::log10(least) : 0.0;
+        q.groupDelay = delay.head(delayTo_).maxCoeff() / (twoPi * order_.motor.fs);
+        q.level = reference_ + leastAllowed(power, travel, rms2, std::min(k + 1, levelTo_));
         if (order_.portArea > 0.0) {
-            double fastest = 0.0;
-            for (std::size_t i = speedFrom_; i < points; ++i) {
-                fastest = std::max(fastest, x2_[i] * inverse[i]);
-            }
+            const int n = points - speedFrom_;
+            const double fastest = (x2_.tail(n) * inverse.tail(n)).maxCoeff();
             const double flow =
                 order_.motor.S * twoPi * order_.motor.fs * std::sqrt(rms2 * fastest);
             q.speed = std::numbers::sqrt2 * flow / order_.portArea;
@@ -119,19 +98,35 @@ private:
         return q;
     }
 
+    /// dB re the level far up that travel and power leave from point `from` to 200 Hz; −reference
+    /// where nothing is known to limit.
+    [[nodiscard]] double
+    leastAllowed(const Row& power, const Row& travel, double rms2, int from) const {
+        const int n = levelTo_ - from;
+        if (n <= 0 || (travel2_ == 0.0 && power2_ > 1e299)) {
+            return -reference_;
+        }
+        const auto p = power.segment(from, n);
+        double least = power2_ < 1e299 ? power2_ * p.minCoeff() : 1e300;
+        if (travel2_ > 0.0) {
+            least = std::min(least, travel2_ / rms2 * (p / travel.segment(from, n)).minCoeff());
+        }
+        return 10.0 * std::log10(least);
+    }
+
     const MapOrder& order_;
-    Row f_{};
-    Row x_{};
-    Row x2_{};
-    Row x8_{};
+    Row f_;
+    Row x_;
+    Row x2_;
+    Row x8_;
     double Qt_{};
     double still_{};     ///< m rms, the cone's travel under a direct voltage
     double reference_{}; ///< dB
     double power2_{};
     double travel2_{};
-    std::size_t delayTo_{};
-    std::size_t levelTo_{};
-    std::size_t speedFrom_{};
+    int delayTo_{};
+    int levelTo_{};
+    int speedFrom_{};
 };
 
 std::vector<double> values(const Span& span) {

@@ -46,7 +46,13 @@ using text::Value;
 /// A value that a key takes, as far as its list tells.
 Value acceptedBy(const Value& entry) {
     const std::string kind = *entry.find("kind")->word();
-    if (kind.starts_with("number") || kind == "whole number") {
+    if (kind == "numbers") {
+        return Value::List{*entry.find("lowest")->number(), *entry.find("highest")->number()};
+    }
+    if (kind == "texts") {
+        return Value::List{"x"};
+    }
+    if (kind == "number" || kind == "whole number") {
         return *entry.find("lowest")->number();
     }
     if (kind == "one of") {
