@@ -40,7 +40,13 @@ void Evaluator::work() {
         waiting_.reset();
         lock.unlock();
         if (!assembledFor || !job::sameMeasurements(*assembledFor, order.job)) {
-            assembly = std::make_shared<const job::Assembly>(job::assemble(order.job));
+            if (assembledFor) {
+                const job::EarlierAssembly earlier{*assembledFor, *assembly};
+                assembly =
+                    std::make_shared<const job::Assembly>(job::assemble(order.job, &earlier));
+            } else {
+                assembly = std::make_shared<const job::Assembly>(job::assemble(order.job));
+            }
             assembledFor = order.job;
             last.reset();
         }

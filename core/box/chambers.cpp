@@ -14,6 +14,7 @@ Complex admittance(const Branch& b, double w) {
     return b.there ? 1.0 / Complex{b.R, w * b.M - b.K / w} : Complex{};
 }
 
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): the node, then both
 double facing(int node, int front, int rear) {
     return (node == front ? 1.0 : 0.0) - (node == rear ? 1.0 : 0.0);
 }

@@ -10,6 +10,7 @@ namespace yf::box {
 namespace {
 
 /// Qtc of a given stiffening; rises with α.
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation
 double QtcOf(double alpha, double Qts, double QA) {
     return 1.0 / (1.0 / (Qts * std::sqrt(1.0 + alpha)) + alpha / ((1.0 + alpha) * QA));
 }
@@ -106,7 +107,7 @@ Result<ClosedAnswer> closed(const ClosedRequest& r) {
                         .peakAt = s.peakAt,
                         .eta0 = eta0(motor, r.source),
                         .sensitivity = sensitivity(motor, r.source),
-                        .VasPlausible = VasPlausible(r.driver, r.source)};
+                        .vasPlausible = vasPlausible(r.driver, r.source)};
 }
 
 } // namespace yf::box

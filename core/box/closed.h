@@ -71,7 +71,7 @@ struct ClosedAnswer {
     std::optional<double> peakAt;
     double eta0{};
     double sensitivity{};
-    bool VasPlausible{};
+    bool vasPlausible{};
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -85,7 +85,7 @@ struct ClosedAnswer {
         field(self.peakAt, q::peakAt);
         field(self.eta0, q::eta0);
         field(self.sensitivity, q::sensitivity);
-        field(self.VasPlausible, q::Flag{"vas_plausible", "mass per area of a real cone"});
+        field(self.vasPlausible, q::Flag{"vas_plausible", "mass per area of a real cone"});
     }
 };
 

@@ -144,73 +144,92 @@ struct Bounds {
 
 /// Nelder and Mead's simplex within bounds (points outside are put back onto them).
 template <class Cost>
-std::pair<Point, double> simplex(Point start, const Bounds& bounds, const Cost& cost) {
-    const auto inside = [&](Point p) {
-        for (std::size_t i = 0; i < p.size(); ++i) {
-            p[i] = std::clamp(p[i], bounds.low[i], bounds.high[i]);
+class Simplex {
+public:
+    Simplex(const Point& start, const Bounds& bounds, const Cost& cost)
+        : bounds_(bounds), cost_(cost) {
+        corners_.push_back(made(start));
+        constexpr double first = 0.25;
+        for (std::size_t k = 0; k < start.size(); ++k) {
+            Point p = start;
+            p[k] += p[k] + first > bounds.high[k] ? -first : first;
+            corners_.push_back(made(p));
         }
-        return p;
-    };
+    }
 
+    std::pair<Point, double> run() {
+        constexpr int steps = 400;
+        constexpr double settled = 1e-7;
+        for (int step = 0; step < steps; ++step) {
+            std::ranges::sort(corners_, {}, &Corner::cost);
+            if (corners_.back().cost - corners_.front().cost < settled) {
+                break;
+            }
+            improve();
+        }
+        std::ranges::sort(corners_, {}, &Corner::cost);
+        return {corners_.front().at, corners_.front().cost};
+    }
+
+private:
     struct Corner {
         Point at;
         double cost;
     };
 
-    std::vector<Corner> corners;
-    for (std::size_t k = 0; k <= start.size(); ++k) {
-        Point p = start;
-        if (k > 0) {
-            p[k - 1] += p[k - 1] + 0.25 > bounds.high[k - 1] ? -0.25 : 0.25;
+    [[nodiscard]] Corner made(Point p) const {
+        for (std::size_t i = 0; i < p.size(); ++i) {
+            p[i] = std::clamp(p[i], bounds_.low[i], bounds_.high[i]);
         }
-        p = inside(p);
-        corners.push_back({p, cost(p)});
+        return {p, cost_(p)};
     }
-    const auto between = [&](const Point& a, const Point& b, double t) {
+
+    [[nodiscard]] Corner between(const Point& a, const Point& b, double t) const {
         Point p{};
         for (std::size_t i = 0; i < p.size(); ++i) {
             p[i] = a[i] + t * (b[i] - a[i]);
         }
-        return inside(p);
-    };
-    constexpr int steps = 400;
-    for (int step = 0; step < steps; ++step) {
-        std::ranges::sort(corners, {}, &Corner::cost);
-        if (corners.back().cost - corners.front().cost < 1e-7) {
-            break;
-        }
-        Point middle{};
-        for (std::size_t k = 0; k + 1 < corners.size(); ++k) {
-            for (std::size_t i = 0; i < middle.size(); ++i) {
-                middle[i] += 0.25 * corners[k].at[i];
+        return made(p);
+    }
+
+    /// Middle of all corners but the worst.
+    [[nodiscard]] Point middle() const {
+        Point m{};
+        for (std::size_t k = 0; k + 1 < corners_.size(); ++k) {
+            for (std::size_t i = 0; i < m.size(); ++i) {
+                m[i] += corners_[k].at[i] / static_cast<double>(m.size());
             }
         }
-        Corner& worst = corners.back();
-        const auto attempt = [&](double t) {
-            const Point p = between(middle, worst.at, t);
-            return Corner{p, cost(p)};
-        };
-        const Corner reflected = attempt(-1.0);
-        if (reflected.cost < corners.front().cost) {
-            const Corner further = attempt(-2.0);
+        return m;
+    }
+
+    void improve() {
+        const Point m = middle();
+        Corner& worst = corners_.back();
+        const Corner reflected = between(m, worst.at, -1.0);
+        if (reflected.cost < corners_.front().cost) {
+            const Corner further = between(m, worst.at, -2.0);
             worst = further.cost < reflected.cost ? further : reflected;
-        } else if (reflected.cost < corners[corners.size() - 2].cost) {
+            return;
+        }
+        if (reflected.cost < corners_[corners_.size() - 2].cost) {
             worst = reflected;
-        } else {
-            const Corner nearer = attempt(reflected.cost < worst.cost ? -0.5 : 0.5);
-            if (nearer.cost < std::min(worst.cost, reflected.cost)) {
-                worst = nearer;
-            } else {
-                for (std::size_t k = 1; k < corners.size(); ++k) {
-                    corners[k].at = between(corners.front().at, corners[k].at, 0.5);
-                    corners[k].cost = cost(corners[k].at);
-                }
-            }
+            return;
+        }
+        const Corner nearer = between(m, worst.at, reflected.cost < worst.cost ? -0.5 : 0.5);
+        if (nearer.cost < std::min(worst.cost, reflected.cost)) {
+            worst = nearer;
+            return;
+        }
+        for (std::size_t k = 1; k < corners_.size(); ++k) {
+            corners_[k] = between(corners_.front().at, corners_[k].at, 0.5);
         }
     }
-    std::ranges::sort(corners, {}, &Corner::cost);
-    return {corners.front().at, corners.front().cost};
-}
+
+    const Bounds& bounds_;
+    const Cost& cost_;
+    std::vector<Corner> corners_;
+};
 
 } // namespace
 
@@ -251,7 +270,7 @@ SixthOrder sixthOrderDesign(const Driver& driver, const Source& source, const Si
                                       Point{V + 0.3, V - 1.5, f, f + std::log(2.2)}};
     SixthOrder best{.rms = 1e300};
     for (const Point& start : starts) {
-        const auto [at, rms] = simplex(start, bounds, cost);
+        const auto [at, rms] = Simplex(start, bounds, cost).run();
         if (rms < best.rms) {
             best = {.box = boxAt(at), .rms = rms};
         }

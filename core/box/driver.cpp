@@ -104,7 +104,7 @@ double sensitivity(const Motor& m, const Source& s) {
                               quantity::referencePressure);
 }
 
-bool VasPlausible(const Driver& d, const Source& s) {
+bool vasPlausible(const Driver& d, const Source& s) {
     constexpr double lightest = 0.2;
     constexpr double heaviest = 12.0;
     const double share = MmsOf(d, s) / d.Sd;

@@ -116,6 +116,6 @@ struct Motor {
 
 /// Mms/Sd of one driver lies where real cones lie: outside 0.2 to 12 kg/m² Vas was misread
 /// (a volume in cubic feet is 28.3 times off).
-[[nodiscard]] bool VasPlausible(const Driver& driver, const Source& source);
+[[nodiscard]] bool vasPlausible(const Driver& driver, const Source& source);
 
 } // namespace yf::box

@@ -79,7 +79,7 @@ public:
 
     /// The wish that excludes most boxes, and what would be in reach where the others hold.
     [[nodiscard]] std::pair<Wish, double> blocking() const {
-        const auto most = std::ranges::max_element(failures_);
+        const auto* const most = std::ranges::max_element(failures_);
         const auto wish = static_cast<Wish>(most - failures_.begin() + 1);
         Wishes others = wishes_;
         drop(others, wish);

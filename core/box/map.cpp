@@ -29,7 +29,7 @@ public:
         x_ = f_ / m.fs;
         x2_ = x_.square();
         x8_ = x2_.square().square();
-        Qt_ = m.QtsWith(s.resistance);
+        total_ = m.QtsWith(s.resistance);
         still_ = m.Bl * s.voltage * m.C / (m.Re + s.resistance);
         reference_ = quantity::decibels(asymptote(m, s) / quantity::referencePressure);
         const double volts = m.power ? std::sqrt(*m.power * m.Re) / s.voltage : 0.0;
@@ -45,9 +45,9 @@ public:
         const double h = fb / order_.motor.fs;
         const double alpha = order_.motor.Vas / (order_.gain * V);
         const double QL = order_.QL;
-        const double c3 = h / QL + 1.0 / Qt_;
-        const double c2 = h * h + h / (Qt_ * QL) + 1.0 + alpha;
-        const double c1 = h * h / Qt_ + h / QL;
+        const double c3 = h / QL + 1.0 / total_;
+        const double c2 = h * h + h / (total_ * QL) + 1.0 + alpha;
+        const double c1 = h * h / total_ + h / QL;
         const double c0 = h * h;
         const double hh = 1.0 / (h * h);
         const double loss = 1.0 / (h * h * QL * QL);
@@ -119,7 +119,7 @@ private:
     Row x_;
     Row x2_;
     Row x8_;
-    double Qt_{};
+    double total_{};
     double still_{};     ///< m rms, the cone's travel under a direct voltage
     double reference_{}; ///< dB
     double power2_{};
@@ -131,6 +131,7 @@ private:
 
 std::vector<double> values(const Span& span) {
     std::vector<double> v;
+    v.reserve(static_cast<std::size_t>(span.count));
     for (int i = 0; i < span.count; ++i) {
         v.push_back(span.at(i));
     }

@@ -23,11 +23,13 @@ double meanInverse(double w, double t) {
             w * w * w + t * t * t - d * d * d);
 }
 
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): width, height, then the factor
 double slotEnd(double w, double t, double e) {
     return e * (3.0 * pi / 8.0) * meanInverse(w, t) / (2.0 * pi * w * t);
 }
 
 /// A quarter round of radius R at an end of radius a: the air within it and before it.
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): the radius, its rounding, then the factor
 double flaredEnd(double a, double R, double e) {
     // x = R·sin φ makes the integrand smooth; Simpson's rule.
     constexpr int steps = 64;
@@ -78,6 +80,7 @@ double tuningOf(const Port& p, double V, double effective, const Source& air) {
     return air.c / (2.0 * pi) * std::sqrt(p.totalArea() / (V * effective));
 }
 
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation
 double leastArea(double fb, double Sd, double Xmax) {
     constexpr double small = 0.8; // s/m
     return small * fb * Sd * Xmax;

@@ -53,6 +53,7 @@ inline constexpr double freeEnd = 0.6127;
 
 /// Least total area that keeps the air at about 20 m/s with the cone at Xmax: 0.8·fb·Sd·Xmax, SI
 /// (Small 1973, from memory).
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation
 [[nodiscard]] double leastArea(double fb, double Sd, double Xmax);
 
 /// Volume that one tube takes inside, wall included, m³.

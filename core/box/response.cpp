@@ -119,6 +119,7 @@ text::Value CurveAnswer::write() const {
     const Response& r = response;
     const auto parts = [](const std::vector<Complex>& values, bool imaginary) {
         std::vector<double> out;
+        out.reserve(values.size());
         for (const Complex& v : values) {
             out.push_back(imaginary ? v.imag() : v.real());
         }

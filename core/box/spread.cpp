@@ -138,7 +138,7 @@ Bands spread(const SpreadOrder& order, const curve::Axis& axis) {
             ohms[i].push_back(std::abs(m.Z));
         }
         constexpr double half = 3.010299956639812;
-        if (const auto crossing = highestCrossing(system, half)) {
+        if (const auto crossing = roughCrossing(system, half)) {
             f3[0].push_back(*crossing);
         }
     }

@@ -10,6 +10,7 @@ namespace yf::box {
 namespace {
 
 /// A fine logarithmic grid.
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): from where to where, how fine
 std::vector<double> grid(double from, double to, double perOctave) {
     std::vector<double> f;
     const int n = static_cast<int>(std::ceil(std::log2(to / from) * perOctave));
@@ -66,17 +67,33 @@ double greatest(const Function& g, const std::vector<double>& f) {
 
 } // namespace
 
-std::optional<double> highestCrossing(const System& given, double down) {
+namespace {
+
+std::optional<double> lastCrossing(const System& given, double down, const std::vector<double>& f) {
     System system = given;
     system.withInductance = false;
-    const Function above = [&](double f) { return levelReAsymptote(system, f) + down; };
-    const auto f = grid(lowest, highest, perOctave);
+    const Function above = [&](double at) { return levelReAsymptote(system, at) + down; };
+    bool wasAbove = above(f.back()) >= 0.0;
     for (std::size_t i = f.size() - 1; i-- > 0;) {
-        if (above(f[i + 1]) >= 0.0 && above(f[i]) < 0.0) {
+        const bool isAbove = above(f[i]) >= 0.0;
+        if (wasAbove && !isAbove) {
             return crossing(above, f[i], f[i + 1]);
         }
+        wasAbove = isAbove;
     }
     return std::nullopt;
+}
+
+} // namespace
+
+std::optional<double> highestCrossing(const System& system, double down) {
+    return lastCrossing(system, down, grid(lowest, highest, perOctave));
+}
+
+std::optional<double> roughCrossing(const System& system, double down) {
+    constexpr double reach = 40.0;
+    constexpr double coarse = 8.0;
+    return lastCrossing(system, down, grid(0.1 * system.motor.fs, reach * system.motor.fs, coarse));
 }
 
 Summary summarise(System s) {

@@ -37,6 +37,9 @@ struct Summary {
 /// it never does between 0.5 Hz and 20 kHz.
 [[nodiscard]] std::optional<double> highestCrossing(const System& system, double down);
 
+/// The same from eight points an octave up to forty times fs: for many draws of one box.
+[[nodiscard]] std::optional<double> roughCrossing(const System& system, double down);
+
 /// Edges of a band-pass, its gain and ripple.
 struct PassBand {
     double low{};    ///< Hz, −3.01 dB re the highest level

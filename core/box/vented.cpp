@@ -8,6 +8,7 @@
 
 namespace yf::box {
 
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation
 Branch portBranch(double wb, double C, double QP) {
     const double M = 1.0 / (wb * wb * C);
     return {.there = true, .M = M, .R = QP >= lossless ? 0.0 : wb * M / QP};

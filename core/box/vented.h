@@ -26,6 +26,7 @@ struct Vented {
 [[nodiscard]] Chambers chambersOf(const Vented& box, const Motor& motor, const Source& source);
 
 /// A port branch that tunes a chamber: M = 1/(ω_b²·C), R = ω_b·M/QP.
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation
 [[nodiscard]] Branch portBranch(double wb, double C, double QP);
 
 /// Air behind a port, with its losses at the tuning.

@@ -148,8 +148,8 @@ void putResponse(BoxResult& r) {
             }
         }
     }
-    r.bandAxis = axisOf(8.0);
-    constexpr int draws = 60;
+    r.bandAxis = axisOf(6.0);
+    constexpr int draws = 40;
     r.bands = box::spread({.driver = r.known.driver,
                            .box = r.box,
                            .source = r.source,

@@ -279,21 +279,88 @@ CabinetResult evaluateCabinet(const Cabinet& cabinet, const AssembledCabinet& as
     return result;
 }
 
+/// Whether a box is what it was: its own wood, and what of the cabinet it works with.
+bool sameBox(const Cabinet& before, const Cabinet& after, const Enclosure& e) {
+    const auto old = std::ranges::find(before.boxes, e.driver, &Enclosure::driver);
+    return old != before.boxes.end() && *old == e && before.width == after.width &&
+           before.height == after.height && before.depth == after.depth &&
+           before.mounts == after.mounts &&
+           seriesResistance(before, e.driver) == seriesResistance(after, e.driver);
+}
+
+struct EarlierCabinet {
+    const Cabinet* cabinet{};
+    const CabinetResult* result{};
+};
+
 void evaluateBoxes(const Job& job,
                    const Cabinet& cabinet,
                    const Assembly& assembly,
+                   const EarlierCabinet& earlier,
                    CabinetResult& result) {
     for (const Enclosure& e : cabinet.boxes) {
         const auto known = assembly.boxDrivers.find(e.driver);
-        if (known != assembly.boxDrivers.end()) {
-            result.boxes.push_back(boxResult(job, cabinet, e, known->second));
+        if (known == assembly.boxDrivers.end()) {
+            continue;
+        }
+        const BoxResult* old = earlier.cabinet != nullptr && sameBox(*earlier.cabinet, cabinet, e)
+                                   ? earlier.result->box(e.driver)
+                                   : nullptr;
+        result.boxes.push_back(old != nullptr ? *old : boxResult(job, cabinet, e, known->second));
+    }
+}
+
+/// All that is measured of a driver and what is written of it is as it was.
+bool sameDriver(const Job& before, const Job& after, const std::string& id) {
+    const Driver* a = findDriver(before, id);
+    const Driver* b = findDriver(after, id);
+    if (a == nullptr || b == nullptr || a->sheet != b->sheet || a->band != b->band ||
+        a->diameter != b->diameter || a->impedanceTake != b->impedanceTake) {
+        return false;
+    }
+    const auto ofDriver = [&](const Job& job) {
+        std::vector<std::string> keys;
+        for (const Take& take : job.takes) {
+            if (take.kind == TakeKind::impedance &&
+                (take.recorded.driver == id || take.id == a->impedanceTake)) {
+                keys.push_back(take.id + take.curveKey +
+                               std::to_string(static_cast<int>(take.recorded.mounting)));
+            }
+        }
+        return keys;
+    };
+    return ofDriver(before) == ofDriver(after);
+}
+
+void assembleBox(const Job& job,
+                 const std::string& driver,
+                 const EarlierAssembly* earlier,
+                 Assembly& assembly) {
+    if (earlier != nullptr && sameDriver(earlier->job, job, driver)) {
+        const auto known = earlier->assembly.boxDrivers.find(driver);
+        if (known != earlier->assembly.boxDrivers.end()) {
+            assembly.boxDrivers.insert(*known);
+            const auto read = earlier->assembly.boxReads.find(driver);
+            if (read != earlier->assembly.boxReads.end()) {
+                assembly.boxReads.insert(*read);
+            }
+            return;
+        }
+    }
+    if (const Driver* found = findDriver(job, driver)) {
+        assembly.boxDrivers.emplace(driver, boxDriver(job, *found));
+    }
+    for (const Take* take : boxTakes(job, driver)) {
+        // The newest that can be read.
+        if (auto read = readTake(*take)) {
+            assembly.boxReads.insert_or_assign(driver, std::move(*read));
         }
     }
 }
 
 } // namespace
 
-Assembly assemble(const Job& job) {
+Assembly assemble(const Job& job, const EarlierAssembly* earlier) {
     Assembly assembly;
     for (const Cabinet& cabinet : job.cabinets) {
         assembly.cabinets.push_back(assembleCabinet(job, cabinet));
@@ -308,15 +375,7 @@ Assembly assemble(const Job& job) {
     }
     for (const Cabinet& cabinet : job.cabinets) {
         for (const Enclosure& e : cabinet.boxes) {
-            if (const Driver* driver = findDriver(job, e.driver)) {
-                assembly.boxDrivers.emplace(e.driver, boxDriver(job, *driver));
-            }
-            for (const Take* take : boxTakes(job, e.driver)) {
-                // The newest that can be read.
-                if (auto read = readTake(*take)) {
-                    assembly.boxReads.insert_or_assign(e.driver, std::move(*read));
-                }
-            }
+            assembleBox(job, e.driver, earlier, assembly);
         }
     }
     return assembly;
@@ -413,7 +472,14 @@ Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* ear
                                           ? earlier->evaluation.cabinets[i]
                                           : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
         if (!same) {
-            evaluateBoxes(job, job.cabinets[i], assembly, evaluation.cabinets.back());
+            const bool there = earlier != nullptr && i < earlier->job.cabinets.size();
+            evaluateBoxes(
+                job,
+                job.cabinets[i],
+                assembly,
+                there ? EarlierCabinet{&earlier->job.cabinets[i], &earlier->evaluation.cabinets[i]}
+                      : EarlierCabinet{},
+                evaluation.cabinets.back());
         }
     }
     evaluation.table = bench::tableInForce();

@@ -42,7 +42,14 @@ struct Assembly {
     std::map<std::string, box::ReadBack> boxReads;       ///< likewise, from a take made in it
 };
 
-[[nodiscard]] Assembly assemble(const Job& job);
+/// What was assembled before: what it knows of drivers and boxes that have not changed since is
+/// taken from it, since fits take tens of milliseconds each.
+struct EarlierAssembly {
+    const Job& job;
+    const Assembly& assembly;
+};
+
+[[nodiscard]] Assembly assemble(const Job& job, const EarlierAssembly* earlier = nullptr);
 
 /// What a start from the book works into: |Z| of each driver of the cabinet at fx, in the order of
 /// its network. Fails with what is missing, or naming the range of the data.
