@@ -38,6 +38,11 @@ Q_SIGNALS:
 
 private:
     void buildFields();
+    void buildRadiator(const std::function<QWidget*(const QString&, QWidget*, int)>& labelled);
+    void connectPort();
+    void showPort();
+    void showFields(const BoxSight& box);
+    [[nodiscard]] std::size_t port() const;
     void buildMotion();
     void follow(double f);
     void change(const std::function<void(job::Enclosure&)>& how, const QString& key);
@@ -75,6 +80,17 @@ private:
     QCheckBox* bent_{};
     QuantityField* tuning_{};
     QuantityField* drive_{};
+    QuantityField* power_{};
+    QComboBox* which_{}; ///< of several ports
+    QToolButton* another_{};
+    QToolButton* fewer_{};
+    QComboBox* shape_{};
+    QuantityField* slotWidth_{};
+    QuantityField* slotHeight_{};
+    QuantityField* portPlace_{};
+    QuantityField* share_{};
+    QVector<QuantityField*> radiator_; ///< Sd, fs, Vas, Qms, added mass, Xmax
+    QSpinBox* radiators_{};
     QComboBox* fill_{};
     QuantityField* newDiameter_{};
     QuantityField* newFlare_{};

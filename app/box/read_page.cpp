@@ -89,11 +89,17 @@ void ReadPage::display(const BoxSight& b) {
     const QVariant before = takes_->currentData();
     const QSignalBlocker quiet(takes_);
     takes_->clear();
-    for (const job::Take* take : job::boxTakes(evaluated_->job, enclosure_.driver)) {
-        takes_->addItem(words(take->name + ", " + take->id), words(take->id));
+    for (const job::Take* take : job::impedanceTakes(evaluated_->job, enclosure_.driver)) {
+        const bool free = take->recorded.mounting == job::Mounting::free;
+        takes_->addItem(
+            words(take->name + ", " + take->id) +
+                (free ? QStringLiteral(" · ") + tr("not said to be in a box") : QString{}),
+            words(take->id));
     }
     const int again = takes_->findData(before);
-    takes_->setCurrentIndex(again >= 0 ? again : takes_->count() - 1);
+    // A free driver read as one in a box would be told to have its port blocked.
+    const bool boxed = !job::boxTakes(evaluated_->job, enclosure_.driver).empty();
+    takes_->setCurrentIndex(again >= 0 ? again : boxed ? takes_->count() - 1 : -1);
     read();
 }
 

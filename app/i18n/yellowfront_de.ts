@@ -3979,10 +3979,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Füllung</translation>
     </message>
     <message>
-        <source>port d</source>
-        <translation>Rohr d</translation>
-    </message>
-    <message>
         <source>length</source>
         <translation>Länge</translation>
     </message>
@@ -4017,6 +4013,110 @@ by the areas alone: %3</source>
         <translation>genau, mit allem, was es verdrängt: %1
 nach der Werkstattregel 0,732 d für beide Enden: %2
 nach den Flächen allein: %3</translation>
+    </message>
+    <message>
+        <source>Drive as power into Re</source>
+        <translation>Spannung als Leistung in Re</translation>
+    </message>
+    <message>
+        <source>Slot&apos;s width</source>
+        <translation>Breite des Schlitzes</translation>
+    </message>
+    <message>
+        <source>Slot&apos;s height</source>
+        <translation>Höhe des Schlitzes</translation>
+    </message>
+    <message>
+        <source>Port&apos;s height above the floor</source>
+        <translation>Höhe des Rohrs über dem Boden</translation>
+    </message>
+    <message>
+        <source>Front chamber&apos;s share</source>
+        <translation>Anteil der vorderen Kammer</translation>
+    </message>
+    <message>
+        <source>Which port</source>
+        <translation>Welches Rohr</translation>
+    </message>
+    <message>
+        <source>Shape of the port</source>
+        <translation>Form des Rohrs</translation>
+    </message>
+    <message>
+        <source>round</source>
+        <translation>rund</translation>
+    </message>
+    <message>
+        <source>slot</source>
+        <translation>Schlitz</translation>
+    </message>
+    <message>
+        <source>Another port</source>
+        <translation>Noch ein Rohr</translation>
+    </message>
+    <message>
+        <source>Take this port away</source>
+        <translation>Dieses Rohr wegnehmen</translation>
+    </message>
+    <message>
+        <source>in front</source>
+        <translation>vorn</translation>
+    </message>
+    <message>
+        <source>port</source>
+        <translation>Rohr</translation>
+    </message>
+    <message>
+        <source>at height</source>
+        <translation>in Höhe</translation>
+    </message>
+    <message>
+        <source>Sd, cm²</source>
+        <translation>Sd, cm²</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s area, cm²</source>
+        <translation>Fläche der Passivmembran, cm²</translation>
+    </message>
+    <message>
+        <source>its fs</source>
+        <translation>ihr fs</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s own resonance</source>
+        <translation>Eigene Resonanz der Passivmembran</translation>
+    </message>
+    <message>
+        <source>Vas, l</source>
+        <translation>Vas, l</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s equivalent volume, l</source>
+        <translation>Äquivalentvolumen der Passivmembran, l</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s mechanical Q</source>
+        <translation>Mechanisches Q der Passivmembran</translation>
+    </message>
+    <message>
+        <source>added, g</source>
+        <translation>Zusatz, g</translation>
+    </message>
+    <message>
+        <source>Mass added to each radiator, g</source>
+        <translation>Zusatzmasse je Passivmembran, g</translation>
+    </message>
+    <message>
+        <source>Radiators alike</source>
+        <translation>Gleiche Passivmembranen</translation>
+    </message>
+    <message>
+        <source>radiators</source>
+        <translation>Passivmembranen</translation>
+    </message>
+    <message>
+        <source>rear</source>
+        <translation>hinten</translation>
     </message>
 </context>
 <context>
@@ -8131,6 +8231,10 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>▲ %1 % off what is meant.</source>
         <translation>▲ %1 % neben dem, was gemeint ist.</translation>
+    </message>
+    <message>
+        <source>not said to be in a box</source>
+        <translation>nicht gesagt, ob in einem Gehäuse</translation>
     </message>
 </context>
 <context>

@@ -258,6 +258,20 @@ ReplacementStudy replacementsInBox(const Job& job,
     return study;
 }
 
+std::vector<const Take*> impedanceTakes(const Job& job, const std::string& driver) {
+    std::vector<const Take*> takes;
+    const Driver* d = findDriver(job, driver);
+    for (const Take& take : job.takes) {
+        if (take.kind == TakeKind::impedance && take.recorded.also.empty() &&
+            (take.recorded.driver == driver || (d != nullptr && take.id == d->impedanceTake))) {
+            takes.push_back(&take);
+        }
+    }
+    std::ranges::stable_partition(
+        takes, [](const Take* t) { return t->recorded.mounting == Mounting::free; });
+    return takes;
+}
+
 std::vector<const Take*> boxTakes(const Job& job, const std::string& driver) {
     std::vector<const Take*> takes;
     for (const Take& take : job.takes) {
@@ -283,7 +297,11 @@ Result<box::ReadBack> readTake(const Take& take) {
 }
 
 Result<box::ReadBack> readBackOf(const Enclosure& e, const BoxResult& r, const Take& take) {
-    box::ReadOrder order{.impedance = *take.curve, .kind = kindOf(take)};
+    const bool said = take.recorded.mounting != Mounting::free;
+    box::ReadOrder order{.impedance = *take.curve,
+                         .kind = said                          ? kindOf(take)
+                                 : e.kind == box::Kind::closed ? box::ReadKind::closed
+                                                               : box::ReadKind::vented};
     if (r.problem.empty()) {
         order.Vb = r.volumes.net > 0.0 ? std::optional(r.volumes.net) : std::nullopt;
         order.fbExpected = e.designfb ? e.designfb : r.fb;

@@ -73,13 +73,18 @@ struct ReplacementStudy {
                                                  const BoxResult& result,
                                                  const driver::Library& library);
 
+/// Every impedance of a driver, those made in a box last: a table from elsewhere does not say how
+/// it was made.
+[[nodiscard]] std::vector<const Take*> impedanceTakes(const Job& job, const std::string& driver);
+
 /// Impedance takes of a driver that were made in a box.
 [[nodiscard]] std::vector<const Take*> boxTakes(const Job& job, const std::string& driver);
 
 /// A take made in a box, read with nothing known beside it.
 [[nodiscard]] Result<box::ReadBack> readTake(const Take& take);
 
-/// A box read back from a take, with what the job knows of it.
+/// A box read back from a take, with what the job knows of it. A take that does not say how the
+/// driver stood is read as the kind of the enclosure.
 [[nodiscard]] Result<box::ReadBack>
 readBackOf(const Enclosure& enclosure, const BoxResult& result, const Take& take);
 

@@ -204,6 +204,56 @@ TEST_F(BoxTest, fieldsShapeThePortAndRefuseWhatCannotBe) {
     }));
 }
 
+TEST_F(BoxTest, portsMayBeSlotsAndSeveral) {
+    const double fb = *computed().fb;
+    find<QComboBox>("box_port_shape")->setCurrentIndex(1);
+    settle();
+    const box::Port slot = enclosure().ports.front().port;
+    EXPECT_EQ(slot.shape, box::PortShape::slot);
+    EXPECT_NEAR(slot.area(), 0.25 * std::numbers::pi * 0.067 * 0.067, 1e-6);
+    EXPECT_NEAR(*computed().fb / fb, 1.0, 0.06); // other ends, the same area
+    write("box_slot_height", "20");
+    EXPECT_NEAR(enclosure().ports.front().port.height, 0.02, 1e-9);
+    click(find<QToolButton>("box_port_more"));
+    settle();
+    ASSERT_EQ(enclosure().ports.size(), 2U);
+    const double both = *computed().fb;
+    find<QComboBox>("box_port_which")->setCurrentIndex(1);
+    write("box_port_length", "60");
+    EXPECT_NEAR(enclosure().ports[1].length, 0.06, 1e-9);
+    EXPECT_NE(enclosure().ports[0].length, 0.06);
+    EXPECT_GT(*computed().fb, both);
+    click(find<QToolButton>("box_port_fewer"));
+    settle();
+    EXPECT_EQ(enclosure().ports.size(), 1U);
+    // The drive as a power: 20 W into Re.
+    write("box_power", "20");
+    const double Re = computed().known.driver.Re;
+    EXPECT_NEAR(enclosure().voltage, std::sqrt(20.0 * Re), 1e-3);
+}
+
+TEST_F(BoxTest, radiatorsAndChambersHaveTheirFields) {
+    auto* kind = find<QComboBox>("box_kind");
+    kind->setCurrentIndex(3);
+    settle();
+    const double fb = *computed().fb;
+    EXPECT_TRUE(find<QLineEdit>("box_pr_mass")->isVisible());
+    EXPECT_FALSE(find<QLineEdit>("box_port_length")->isVisible());
+    write("box_pr_mass", "150");
+    EXPECT_NEAR(enclosure().radiator.addedMass, 0.15, 1e-9);
+    EXPECT_LT(*computed().fb, fb);
+    find<QSpinBox>("box_pr_count")->setValue(2);
+    settle();
+    EXPECT_EQ(enclosure().radiator.count, 2);
+    kind->setCurrentIndex(4);
+    settle();
+    EXPECT_FALSE(find<QLineEdit>("box_pr_mass")->isVisible());
+    const double before = *computed().fb;
+    write("box_front_share", "30");
+    EXPECT_NEAR(enclosure().frontShare, 0.3, 1e-9);
+    EXPECT_GT(*computed().fb, before);
+}
+
 TEST_F(BoxTest, aPortIsSwappedAndTheTuningStays) {
     const double fb = *computed().fb;
     write("box_swap_diameter", "85");
