@@ -138,18 +138,8 @@ void BoxPage::buildFields() {
     auto* flow = new FlowLayout(portFields_);
     flow->setContentsMargins(0, 0, 0, 0);
     flow->setSpacing(6);
-    const auto labelled = [&](const QString& text, QWidget* widget, int width) {
-        auto* pair = new QWidget(portFields_);
-        auto* row = new QHBoxLayout(pair);
-        row->setContentsMargins(0, 0, 0, 0);
-        row->setSpacing(4);
-        auto* label = new QLabel(text, pair);
-        label->setBuddy(widget);
-        widget->setFixedWidth(width);
-        row->addWidget(label);
-        row->addWidget(widget);
-        flow->addWidget(pair);
-        return pair;
+    const auto labelled = [flow](const QString& text, QWidget* widget, int width) {
+        return addLabelled(flow, text, widget, width);
     };
     const auto field = [this](const q::Quantity& quantity,
                               text::Unit unit,

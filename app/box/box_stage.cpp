@@ -60,11 +60,8 @@ BoxStage::BoxStage(QWidget* parent) : Stage(parent) {
     const QString titles[] = {
         tr("Section"), tr("Choose"), tr("Map"), tr("Wood"), tr("Read back"), tr("Another driver")};
     for (int page = 0; page < emptyPage; ++page) {
-        auto* tab = new QToolButton(head);
-        tab->setObjectName(QStringLiteral("box_tab_%1").arg(QLatin1String(pageIds[page])));
-        tab->setText(titles[page]);
-        tab->setCheckable(true);
-        tab->setProperty("chip", true);
+        auto* tab = chip(
+            head, QStringLiteral("box_tab_%1").arg(QLatin1String(pageIds[page])), titles[page]);
         connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
         chips->addWidget(tab);
         tabs_ << tab;

@@ -136,7 +136,7 @@ void ReadPage::read() {
     Picture picture;
     picture.scale = job::HouseScale{job::ScaleKind::impedance, 10.0, 1000.0, 2.0, 200.0};
     picture.traces.push_back(traceOf(
-        {QStringLiteral("measured"), tr("measured")}, theme().ghost, *take->curve, Shown::modulus));
+        {QStringLiteral("measured"), tr("measured")}, theme().sum, *take->curve, Shown::modulus));
     if (!*read_) {
         verdict_->setText(QStringLiteral("▲ ") + spoken(text::sentence(read_->error())));
         table_->setRowCount(0);

@@ -187,17 +187,8 @@ void WoodPage::buildFields() {
     auto* flow = new FlowLayout(fields_);
     flow->setContentsMargins(0, 0, 0, 0);
     flow->setSpacing(6);
-    const auto labelled = [&](const QString& text, QWidget* widget, int width) {
-        auto* pair = new QWidget(fields_);
-        auto* row = new QHBoxLayout(pair);
-        row->setContentsMargins(0, 0, 0, 0);
-        row->setSpacing(4);
-        auto* label = new QLabel(text, pair);
-        label->setBuddy(widget);
-        widget->setFixedWidth(width);
-        row->addWidget(label);
-        row->addWidget(widget);
-        flow->addWidget(pair);
+    const auto labelled = [flow](const QString& text, QWidget* widget, int width) {
+        return addLabelled(flow, text, widget, width);
     };
     const auto field = [this](const q::Quantity& quantity,
                               text::Unit unit,

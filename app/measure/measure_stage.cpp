@@ -12,6 +12,7 @@
 #include "app/measure/take_works.h"
 #include "app/measure/time_page.h"
 #include "app/plots/plot.h"
+#include "app/widgets/controls.h"
 #include "app/widgets/dropped_files.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/labels.h"
@@ -89,11 +90,8 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
                               tr("Parameters"),
                               tr("By hand")};
     for (int page = 0; page < pages_->count(); ++page) {
-        auto* tab = new QToolButton(head);
-        tab->setObjectName(QStringLiteral("measure_tab_%1").arg(QLatin1String(pageIds[page])));
-        tab->setText(titles[page]);
-        tab->setCheckable(true);
-        tab->setProperty("chip", true);
+        auto* tab = chip(
+            head, QStringLiteral("measure_tab_%1").arg(QLatin1String(pageIds[page])), titles[page]);
         connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
         chips->addWidget(tab);
         tabs_ << tab;

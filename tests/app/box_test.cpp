@@ -42,12 +42,8 @@ protected:
         settle();
     }
 
-    void write(const char* name, const char* text) {
-        auto* field = find<QLineEdit>(name);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, QString::fromUtf8(text));
-        QTest::keyClick(field, Qt::Key_Return);
+    void write(const char* field, const char* text) {
+        HallTest::write(field, text);
         settle();
     }
 

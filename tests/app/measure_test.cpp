@@ -79,15 +79,6 @@ protected:
         ASSERT_EQ(find<QLabel>("record_problem")->text(), QString());
     }
 
-    /// Text typed into a field, as by hand.
-    void write(const char* name, const char* text) {
-        auto* field = find<QLineEdit>(name);
-        field->setFocus();
-        field->selectAll();
-        QTest::keyClicks(field, QString::fromUtf8(text));
-        QTest::keyClick(field, Qt::Key_Return);
-    }
-
     /// A calibration's button, and what the panel says when it is over.
     QString calibrate(const char* name) {
         auto* button = find<QPushButton>(name);

@@ -10,6 +10,7 @@
 
 #include <QApplication>
 #include <QDropEvent>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QMimeData>
 #include <QTest>
@@ -62,6 +63,14 @@ void WindowTest::type(const char* characters) {
     for (const char* c = characters; *c != '\0'; ++c) {
         QTest::keyClick(QApplication::focusWidget(), *c);
     }
+}
+
+void WindowTest::write(const char* name, const char* text) {
+    auto* field = find<QLineEdit>(name);
+    field->setFocus();
+    field->selectAll();
+    QTest::keyClicks(field, QString::fromUtf8(text));
+    QTest::keyClick(field, Qt::Key_Return);
 }
 
 void WindowTest::click(QWidget* widget, const QPoint& at) {

@@ -63,6 +63,9 @@ protected:
 
     void click(QWidget* widget, const QPoint& at = {});
 
+    /// Text typed into a field, as by hand.
+    void write(const char* field, const char* text);
+
     /// Turns the wheel over a widget by so many notches.
     void wheel(QWidget* widget, int notches, Qt::KeyboardModifiers modifiers = Qt::NoModifier);
 
