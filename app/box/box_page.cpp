@@ -34,7 +34,7 @@ const q::Quantity tubeLength{"L", "length_m", 1.0, "m", 0.001, 2.0, "over all"};
 const q::Quantity slotSize{"", "slot_m", 1.0, "m", 0.002, 2.0, "of the slot"};
 const q::Quantity place{"", "place_m", 1.0, "m", 0.0, 5.0, "of its axis above the clear floor"};
 const q::Quantity watts{"P", "power_w", 1.0, "W", 1e-3, 1e5, "into Re"};
-const q::Quantity frontRoom{"", "front_share", 0.01, "%", 2.0, 98.0, "of the volume"};
+const q::Quantity frontRoom{"", "front_share", 0.01, "", 2.0, 98.0, "of the volume, %"};
 const q::Quantity radiatorArea{"Sd", "Sd_cm2", 1e-4, "", 1.0, 5000.0, "of one radiator, cm²"};
 const q::Quantity radiatorVas{"Vas", "Vas_l", 1e-3, "", 0.01, 10000.0, "of one radiator, l"};
 const q::Quantity radiatorMass{"m", "mass_g", 1e-3, "", 0.0, 10000.0, "added to each, g"};
@@ -163,7 +163,7 @@ void BoxPage::buildFields() {
     slotHeight_ = field(slotSize, text::Unit::metre, "box_slot_height", tr("Slot's height"));
     portPlace_ =
         field(place, text::Unit::metre, "box_port_place", tr("Port's height above the floor"));
-    share_ = field(frontRoom, text::Unit::percent, "box_front_share", tr("Front chamber's share"));
+    share_ = field(frontRoom, text::Unit::none, "box_front_share", tr("Front chamber's share"));
     which_ = narrowCombo(portFields_, QStringLiteral("box_port_which"), tr("Which port"), 4);
     shape_ = narrowCombo(portFields_, QStringLiteral("box_port_shape"), tr("Shape of the port"), 5);
     shape_->addItems({tr("round"), tr("slot")});
@@ -204,7 +204,7 @@ void BoxPage::buildFields() {
     labelled(tr("drive"), drive_, small + 8);
     labelled(QStringLiteral("="), power_, small + 8);
     labelled(tr("filling"), fill_, medium);
-    labelled(tr("in front"), share_, small);
+    labelled(tr("in front, %"), share_, small);
     labelled(tr("port"), which_, 56);
     flow->addWidget(another_);
     flow->addWidget(fewer_);

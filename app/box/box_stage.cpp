@@ -225,6 +225,10 @@ void BoxStage::reveal(const QString& figure) {
         box_->showCurve(static_cast<BoxCurve>(figure.mid(6).toInt()));
         return;
     }
+    if (figure.startsWith(QLatin1String("kind:"))) {
+        kind_->setCurrentIndex(figure.mid(5).toInt());
+        return;
+    }
     for (int page = 0; page < emptyPage; ++page) {
         if (figure == QLatin1String(pageIds[page])) {
             showPage(page);

@@ -40,7 +40,7 @@ public:
     [[nodiscard]] bool working() const override;
     void display(const Sight& sight) override;
 
-    /// A page's id, "begin" first for a box to begin; "curve:3" chooses the second picture.
+    /// A page's id; "curve:3" chooses the second picture, "kind:4" makes it another box.
     void reveal(const QString& figure) override;
 
 private:

@@ -26,6 +26,18 @@ QString travelWords(const box::Motion& m, double f) {
     return tr("Cone ±%1 at this drive.").arg(fixed(1e3 * box::travel(m, f), 2, "mm"));
 }
 
+/// Only ports sound: below the front one's tuning its air goes along, above it stays behind.
+QString bandPassWords(double h) {
+    constexpr double near = 0.93;
+    constexpr double nearAbove = 1.08;
+    return h < near ? tr("Only the port sounds. Below its tuning its air goes along with the cone.")
+           : h <= nearAbove
+               ? tr("At its tuning the port's air moves most, a quarter turn behind; the cone all "
+                    "but stands still.")
+               : tr("Above its tuning the port's air no longer follows: the chamber's spring takes "
+                    "up what the cone does, and the level falls.");
+}
+
 QString portedWords(const job::BoxResult& r, const box::Motion& m, double f) {
     const box::Complex ratio =
         std::abs(m.flow.to[0]) > std::abs(m.flow.to[1]) ? m.flow.to[0] : m.flow.to[1];
@@ -38,6 +50,10 @@ QString portedWords(const job::BoxResult& r, const box::Motion& m, double f) {
         tr("It moves %1 times the cone's air, %2° ahead.")
             .arg(figures(text::printSignificant(times, 2)),
                  figures(text::printFixed(angle, 0)).replace(u'-', QChar(0x2212)));
+    if (std::holds_alternative<box::BandPass4>(r.box) ||
+        std::holds_alternative<box::BandPass6>(r.box)) {
+        return bandPassWords(f / fb) + u' ' + moved;
+    }
     constexpr double wellBelow = 0.75;
     constexpr double near = 0.93;
     constexpr double nearAbove = 1.08;

@@ -128,7 +128,9 @@ Excursion Cutaway::excursion() const {
         return e;
     }
     e.cone = reach * m.cone / largest * std::cos(phase_);
-    e.slug.fill(reach * m.slug / largest * std::cos(phase_ + m.angle), shown_.section.tubes.size());
+    const double outward = reach * m.slug / largest * std::cos(phase_ + m.angle);
+    e.slug.fill(outward, shown_.section.tubes.size());
+    e.radiator = outward;
     return e;
 }
 

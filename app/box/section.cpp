@@ -61,44 +61,52 @@ double frontAt(const Section& s, double y) {
     return s.height > 0.0 ? s.slope * y / s.height : 0.0;
 }
 
-void cone(QPainter& painter,
-          const Section& s,
-          const SectionScale& scale,
-          const Section::Cone& c,
-          double off) {
+enum class ConeKind { driven, other, passive };
+
+QPen conePen(ConeKind kind) {
     const Theme& t = theme();
-    const double px = scale.pixels;
-    const QPointF face = scale.at(frontAt(s, c.y), c.y);
-    const double r = c.radius * px;
+    return kind == ConeKind::other     ? QPen(t.quietInk, 1.6)
+           : kind == ConeKind::passive ? QPen(t.ways[0].colour, 3.0)
+                                       : QPen(t.ways[1].colour, 3.0);
+}
+
+/// A cone with its face at the origin, looking to the left; `through` is the board it sits in.
+void cone(QPainter& painter, ConeKind kind, double r, double through, double off) {
+    const Theme& t = theme();
     const double deep = 0.42 * r;
     const double coil = 0.28 * r;
-    // The hole in the front.
     painter.setPen(Qt::NoPen);
     painter.setBrush(t.sheet);
-    painter.drawRect(QRectF(face.x() - 2.0, face.y() - r, s.front * px + 3.0, 2.0 * r));
-    // Basket and magnet stand still.
-    painter.setPen(QPen(c.chosen ? t.ink : t.quietInk, 1.2));
-    painter.setBrush(t.rule);
-    const double back = face.x() + deep + 0.30 * r;
-    painter.drawRect(QRectF(back, face.y() - 0.55 * r, 0.34 * r, 1.1 * r));
-    painter.drawLine(QPointF(face.x() + 2.0, face.y() - r), QPointF(back, face.y() - 0.5 * r));
-    painter.drawLine(QPointF(face.x() + 2.0, face.y() + r), QPointF(back, face.y() + 0.5 * r));
+    painter.drawRect(QRectF(-2.0, -r, through + 3.0, 2.0 * r));
+    if (kind != ConeKind::passive) {
+        // Basket and magnet stand still.
+        painter.setPen(QPen(kind == ConeKind::driven ? t.ink : t.quietInk, 1.2));
+        painter.setBrush(t.rule);
+        const double back = deep + 0.30 * r;
+        painter.drawRect(QRectF(back, -0.55 * r, 0.34 * r, 1.1 * r));
+        painter.drawLine(QPointF(2.0, -r), QPointF(back, -0.5 * r));
+        painter.drawLine(QPointF(2.0, r), QPointF(back, 0.5 * r));
+    }
     // Cone, surround and coil move.
     QPainterPath moving;
-    const double x = face.x() + 3.0 - off;
-    moving.moveTo(face.x() + 2.0, face.y() - r);
-    moving.quadTo(QPointF(x - 4.0, face.y() - 0.94 * r), QPointF(x, face.y() - 0.86 * r));
-    moving.lineTo(x + deep, face.y() - coil);
-    moving.quadTo(QPointF(x + deep - 0.3 * coil, face.y()), QPointF(x + deep, face.y() + coil));
-    moving.lineTo(x, face.y() + 0.86 * r);
-    moving.quadTo(QPointF(x - 4.0, face.y() + 0.94 * r), QPointF(face.x() + 2.0, face.y() + r));
+    const double x = 3.0 - off;
+    moving.moveTo(2.0, -r);
+    moving.quadTo(QPointF(x - 4.0, -0.94 * r), QPointF(x, -0.86 * r));
+    if (kind == ConeKind::passive) {
+        moving.lineTo(x, 0.86 * r);
+    } else {
+        moving.lineTo(x + deep, -coil);
+        moving.quadTo(QPointF(x + deep - 0.3 * coil, 0.0), QPointF(x + deep, coil));
+        moving.lineTo(x, 0.86 * r);
+    }
+    moving.quadTo(QPointF(x - 4.0, 0.94 * r), QPointF(2.0, r));
     painter.setBrush(Qt::NoBrush);
-    painter.setPen(c.chosen ? QPen(t.ways[1].colour, 3.0) : QPen(t.quietInk, 1.6));
+    painter.setPen(conePen(kind));
     painter.drawPath(moving);
-    painter.drawLine(QPointF(x + deep, face.y() - coil),
-                     QPointF(x + deep + 0.42 * r, face.y() - coil));
-    painter.drawLine(QPointF(x + deep, face.y() + coil),
-                     QPointF(x + deep + 0.42 * r, face.y() + coil));
+    if (kind != ConeKind::passive) {
+        painter.drawLine(QPointF(x + deep, -coil), QPointF(x + deep + 0.42 * r, -coil));
+        painter.drawLine(QPointF(x + deep, coil), QPointF(x + deep + 0.42 * r, coil));
+    }
 }
 
 /// A tube along x from its mouth inward; `out` is −1 where outward is to the left.
@@ -193,6 +201,21 @@ Section sectionOf(const job::Job& job, const job::Cabinet& cabinet, const job::E
                                d->id == e.driver || d->alike == e.driver});
         }
     }
+    const bool bandPass = e.kind == box::Kind::bandPass4 ||
+                          e.kind == box::Kind::bandPass6Parallel ||
+                          e.kind == box::Kind::bandPass6Series;
+    if (bandPass) {
+        const auto own = std::ranges::find_if(s.cones, &Section::Cone::chosen);
+        if (own != s.cones.end()) {
+            s.shelfCone = std::min(own->radius, 0.4 * (s.depth - s.panel - s.front));
+            s.cones.erase(own);
+        }
+        s.shelf = e.panel + e.frontShare * (ceiling - e.panel);
+    }
+    if (e.kind == box::Kind::passiveRadiator) {
+        s.radiator = std::sqrt(e.radiator.Sd / std::numbers::pi);
+        s.radiatorAt = e.panel + 1.15 * s.radiator;
+    }
     const job::Enclosure& wooden = e.sealedOff && other != nullptr ? *other : e;
     for (const job::PortIn& p : wooden.ports) {
         const bool round = p.port.shape == box::PortShape::round;
@@ -273,7 +296,29 @@ void paintSection(QPainter& painter,
         tube(painter, s, scale, s.tubes[i], i < excursion.slug.size() ? excursion.slug[i] : 0.0);
     }
     for (const Section::Cone& c : s.cones) {
-        cone(painter, s, scale, c, c.chosen ? excursion.cone : 0.0);
+        painter.save();
+        painter.translate(scale.at(frontAt(s, c.y), c.y));
+        cone(painter,
+             c.chosen ? ConeKind::driven : ConeKind::other,
+             c.radius * px,
+             front,
+             c.chosen ? excursion.cone : 0.0);
+        painter.restore();
+    }
+    if (s.shelf > 0.0) {
+        const double y = scale.at(0.0, s.shelf).y();
+        wood(painter, QRectF(low.x() + front, y - t, right - t - low.x() - front, t));
+        painter.save();
+        painter.translate(0.5 * (low.x() + front + right - t), y);
+        painter.rotate(-90.0);
+        cone(painter, ConeKind::driven, s.shelfCone * px, t, excursion.cone);
+        painter.restore();
+    }
+    if (s.radiator > 0.0) {
+        painter.save();
+        painter.translate(scale.at(frontAt(s, s.radiatorAt), s.radiatorAt));
+        cone(painter, ConeKind::passive, s.radiator * px, front, excursion.radiator);
+        painter.restore();
     }
 }
 

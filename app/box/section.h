@@ -48,6 +48,15 @@ struct Section {
     QVector<double> braces; ///< y of each
     double braceThickness{};
     bool open{}; ///< no walls but the front
+
+    /// Of a band-pass: the board inside that holds the driver, its cone facing down into the front
+    /// chamber; 0: none.
+    double shelf{};
+    double shelfCone{}; ///< m, radius of that cone
+
+    /// A cone without a motor in the front; 0: none.
+    double radiator{}; ///< m, radius
+    double radiatorAt{};
 };
 
 [[nodiscard]] Section
@@ -69,6 +78,7 @@ struct SectionScale {
 struct Excursion {
     double cone{};        ///< to the listener
     QVector<double> slug; ///< of each tube, outward
+    double radiator{};    ///< of a passive radiator, to the listener
 };
 
 void paintSection(QPainter& painter,

@@ -3696,6 +3696,18 @@ Ohm gegen den Aufdruck.</translation>
         <source>power</source>
         <translation>Leistung</translation>
     </message>
+    <message>
+        <source>Only the port sounds. Below its tuning its air goes along with the cone.</source>
+        <translation>Nur das Rohr klingt. Unter seiner Abstimmung geht seine Luft mit der Membran mit.</translation>
+    </message>
+    <message>
+        <source>At its tuning the port&apos;s air moves most, a quarter turn behind; the cone all but stands still.</source>
+        <translation>An seiner Abstimmung bewegt sich die Luft im Rohr am meisten, eine Vierteldrehung zurück; die Membran steht fast still.</translation>
+    </message>
+    <message>
+        <source>Above its tuning the port&apos;s air no longer follows: the chamber&apos;s spring takes up what the cone does, and the level falls.</source>
+        <translation>Über seiner Abstimmung folgt die Luft im Rohr nicht mehr: die Feder der Kammer fängt auf, was die Membran tut, und der Pegel fällt.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::AnglesPage</name>
@@ -4059,10 +4071,6 @@ nach den Flächen allein: %3</translation>
         <translation>Dieses Rohr wegnehmen</translation>
     </message>
     <message>
-        <source>in front</source>
-        <translation>vorn</translation>
-    </message>
-    <message>
         <source>port</source>
         <translation>Rohr</translation>
     </message>
@@ -4117,6 +4125,10 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>rear</source>
         <translation>hinten</translation>
+    </message>
+    <message>
+        <source>in front, %</source>
+        <translation>vorn, %</translation>
     </message>
 </context>
 <context>
