@@ -74,7 +74,13 @@ speaker::Facts boxFacts(const BoxView& view) {
         if (seen.QL) {
             put(facts, "box.QL", seen.QL->value);
         }
-        const auto meant = e.designfb ? e.designfb : r != nullptr ? r->fb : std::nullopt;
+        // A take of the box as it was says nothing against one that is being planned of another
+        // kind.
+        const bool sameKind = e.kind == box::Kind::vented || e.kind == box::Kind::passiveRadiator;
+        const auto meant = !sameKind      ? std::nullopt
+                           : e.designfb   ? e.designfb
+                           : r != nullptr ? r->fb
+                                          : std::nullopt;
         if (seen.fb && meant) {
             put(facts, "box.fb_hz", seen.fb->value);
             put(facts, "box.fb_design_hz", *meant);
