@@ -109,10 +109,14 @@ void Plot::buildAxes() {
         canvas_->yAxis->setScaleType(QCPAxis::stLogarithmic);
         canvas_->yAxis->setTicker(QSharedPointer<QCPAxisTicker>(new LogTicks({})));
         canvas_->yAxis->grid()->setSubGridVisible(true);
+    } else if (kind_ == PlotKind::travel || kind_ == PlotKind::speed) {
+        // From tenths of a millimetre to centimetres: the steps go with the range.
+        canvas_->yAxis->setTicker(QSharedPointer<QCPAxisTicker>(new QCPAxisTicker));
+        canvas_->yAxis->setSubTicks(false);
     } else {
         const QSharedPointer<QCPAxisTickerFixed> ticks(new QCPAxisTickerFixed);
-        // Level, phase, impedance (logarithmic), impulse, delay, travel, speed.
-        static constexpr std::array steps{10.0, 90.0, 1.0, 0.5, 5.0, 1.0, 5.0};
+        // Level, phase, impedance (logarithmic), impulse, delay.
+        static constexpr std::array steps{10.0, 90.0, 1.0, 0.5, 5.0};
         ticks->setTickStep(steps.at(static_cast<std::size_t>(kind_)));
         ticks->setScaleStrategy(QCPAxisTickerFixed::ssMultiples);
         canvas_->yAxis->setTicker(ticks);
