@@ -15,6 +15,9 @@ double QtcOf(double alpha, double Qts, double QA) {
     return 1.0 / (1.0 / (Qts * std::sqrt(1.0 + alpha)) + alpha / ((1.0 + alpha) * QA));
 }
 
+/// Beyond it no box is one.
+constexpr double stiffest = 1e6;
+
 /// α that gives Qtc. Without absorption in closed form, else by halving: one root above Qts.
 double alphaFor(double Qtc, double Qts, double QA) {
     const double plain = Qtc * Qtc / (Qts * Qts) - 1.0;
@@ -22,11 +25,13 @@ double alphaFor(double Qtc, double Qts, double QA) {
         return plain;
     }
     double low = 0.0;
-    double high = 1e6;
-    constexpr int halvings = 200;
+    double high = plain + 1.0;
+    while (QtcOf(high, Qts, QA) < Qtc && high < stiffest) {
+        high *= 2.0;
+    }
+    constexpr int halvings = 80;
     for (int i = 0; i < halvings; ++i) {
-        const double middle =
-            i < 8 && high > 2.0 * plain + 1.0 ? 2.0 * plain + 1.0 : 0.5 * (low + high);
+        const double middle = 0.5 * (low + high);
         (QtcOf(middle, Qts, QA) < Qtc ? low : high) = middle;
     }
     return 0.5 * (low + high);
@@ -93,6 +98,13 @@ Result<ClosedAnswer> closed(const ClosedRequest& r) {
                              text::printFixed(Qts, 4) +
                              ": a box can only raise it. Choose a higher Qtc, an open or infinite "
                              "baffle, less source resistance, or a damped vent"};
+        }
+        const double most = QtcOf(stiffest, Qts, r.QA);
+        if (*r.Qtc >= most) {
+            return Error{"Qtc",
+                         text::printNumber(*r.Qtc) + " given",
+                         "must be below " + text::printFixed(most, 4) +
+                             ", the most that the absorption leaves: raise QA"};
         }
         box.Vb = motor.Vas / (r.gain * alphaFor(*r.Qtc, Qts, r.QA));
     }

@@ -28,8 +28,8 @@ struct BoxDriver {
 
 /// Parameters by their best source: the data sheet if all of Re, fs, Qms and Qes stand on it, else
 /// a fit of a free impedance take, else of one in a box. Vas from the sheet, else from a usual
-/// cone's mass for its area, with the doubt that deserves. Fails with what is missing. `lookAt`:
-/// takes are fitted, some tens of milliseconds.
+/// cone's mass for its area, with the doubt that deserves. Fails with what is missing.
+/// Takes are fitted: some tens of milliseconds.
 [[nodiscard]] Result<BoxDriver> boxDriver(const Job& job, const Driver& driver);
 
 /// Space inside, litre by litre.

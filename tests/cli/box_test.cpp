@@ -225,6 +225,7 @@ TEST(BoxCommands, refusalsNameKeyValueAndRange) {
         {"closed", L + R"(,"Qtc":0.3)", {"Qtc", "0.3 given", "0.3841"}},
         {"closed", L + R"(,"Qtc":0.7,"Vb_l":20)", {"Vb_l", "Qtc"}},
         {"closed", L, {"Vb_l", "Qtc"}},
+        {"closed", L + R"(,"Qtc":3,"QA":2)", {"Qtc", "3 given", "raise QA"}},
         {"port",
          R"("Vb_l":10,"fb_hz":200,"diameter_m":0.05)",
          {"fb_hz", "200 given", "must be below"}},
