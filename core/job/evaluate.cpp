@@ -462,16 +462,32 @@ benches(const Job& job, const Assembly& assembly, const bench::EvidenceTable& ta
 
 } // namespace
 
+namespace {
+
+/// Wood moves nothing in the network: ways, sum and load stay.
+bool onlyBoxesDiffer(const Cabinet& before, const Cabinet& after) {
+    Cabinet alike = before;
+    alike.boxes = after.boxes;
+    alike.depth = after.depth;
+    return alike == after;
+}
+
+} // namespace
+
 Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* earlier) {
     YF_EXPECT(assembly.cabinets.size() == job.cabinets.size());
     Evaluation evaluation;
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
         const bool same = earlier != nullptr && i < earlier->job.cabinets.size() &&
                           earlier->job.cabinets[i] == job.cabinets[i];
-        evaluation.cabinets.push_back(same
+        const bool sameNetwork =
+            same || (earlier != nullptr && i < earlier->job.cabinets.size() &&
+                     onlyBoxesDiffer(earlier->job.cabinets[i], job.cabinets[i]));
+        evaluation.cabinets.push_back(sameNetwork
                                           ? earlier->evaluation.cabinets[i]
                                           : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
         if (!same) {
+            evaluation.cabinets.back().boxes.clear();
             const bool there = earlier != nullptr && i < earlier->job.cabinets.size();
             evaluateBoxes(
                 job,
