@@ -70,11 +70,11 @@ private:
         Qualities q;
         Eigen::Index top = 0;
         if (power.maxCoeff(&top) > 1.0 && top > 0 && top + 1 < points) {
-            // Between the grid's points: the top of the parabola through three of them, in dB.
-            const double l = 10.0 * std::log10(power[top - 1]);
-            const double m = 10.0 * std::log10(power[top]);
-            const double r = 10.0 * std::log10(power[top + 1]);
-            q.peak = m + (r - l) * (r - l) / (8.0 * (2.0 * m - l - r));
+            // Between the grid's points: the top of the parabola through three of them.
+            const double l = power[top - 1];
+            const double m = power[top];
+            const double r = power[top + 1];
+            q.peak = 10.0 * std::log10(m + (r - l) * (r - l) / (8.0 * (2.0 * m - l - r)));
         }
         int k = points - 1;
         while (k > 0 && power[k] >= 0.5) {
@@ -84,7 +84,7 @@ private:
         if (power[k] < 0.5 && k + 1 < points) {
             const double below = std::log(power[k] / 0.5);
             const double above = std::log(power[k + 1] / 0.5);
-            q.f3 = f_[k] * std::pow(f_[k + 1] / f_[k], -below / (above - below));
+            q.f3 = f_[k] * std::exp(-step_ * below / (above - below));
         }
         q.groupDelay = delay.head(delayTo_).maxCoeff() / (twoPi * order_.motor.fs);
         q.level = reference_ + leastAllowed(power, travel, rms2, std::min(k + 1, levelTo_));
@@ -116,6 +116,7 @@ private:
 
     const MapOrder& order_;
     Row f_;
+    double step_{std::log(highest / lowest) / (points - 1.0)}; ///< of ln f
     Row x_;
     Row x2_;
     Row x8_;
