@@ -68,8 +68,10 @@ private:
                                    const Row& inverse,
                                    double rms2) const {
         Qualities q;
-        Eigen::Index top = 0;
-        if (power.maxCoeff(&top) > 1.0 && top > 0 && top + 1 < points) {
+        // The greatest first, its place after: only the former is found two values at a time.
+        const double most = power.maxCoeff();
+        const auto top = most > 1.0 ? std::ranges::find(power, most) - power.begin() : 0;
+        if (top > 0 && top + 1 < points) {
             // Between the grid's points: the top of the parabola through three of them.
             const double l = power[top - 1];
             const double m = power[top];
