@@ -216,13 +216,12 @@ Result<AlignAnswer> alignVerb(const AlignRequest& r) {
         const Extended e = extend(motor, r.source, {*r.Vb, r.shelf}, r.QL);
         const Box box = Vented{.Vb = *r.Vb, .fb = e.fb, .QL = r.QL};
         const System system = systemOf(r.driver, box, r.source);
-        constexpr double half = 3.010299956639812;
         return AlignAnswer{.alignment = Alignment::extended,
                            .Vb = *r.Vb,
                            .fb = e.fb,
                            .alpha = motor.Vas / *r.Vb,
                            .h = e.fb / motor.fs,
-                           .f3 = highestCrossing(system, half).value_or(e.fShelf),
+                           .f3 = highestCrossing(system, quantity::halfPower).value_or(e.fShelf),
                            .ripple = summarise(system).peak.value_or(0.0),
                            .fShelf = e.fShelf};
     }

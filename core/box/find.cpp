@@ -274,8 +274,7 @@ Result<Found> find(const FindRequest& r) {
         found.fb = best.fb;
         box = Vented{.Vb = best.V, .fb = best.fb, .QL = r.QL};
     }
-    constexpr double half = 3.010299956639812;
-    found.f3 = highestCrossing(systemOf(r.driver, box, r.source), half);
+    found.f3 = highestCrossing(systemOf(r.driver, box, r.source), quantity::halfPower);
     return found;
 }
 

@@ -29,6 +29,7 @@ public:
         x_ = f_ / m.fs;
         x2_ = x_.square();
         x8_ = x2_.square().square();
+        perX8_ = x8_.inverse();
         total_ = m.QtsWith(s.resistance);
         still_ = m.Bl * s.voltage * m.C / (m.Re + s.resistance);
         reference_ = quantity::decibels(asymptote(m, s) / quantity::referencePressure);
@@ -56,7 +57,8 @@ public:
         const Row over = (re.square() + im.square()).inverse();
         const Row power = x8_ * over;
         const Row delay = (re * (c1 - 3.0 * c3 * x2_) - im * (x_ * (4.0 * x2_ - 2.0 * c2))) * over;
-        const Row travel = ((1.0 - x2_ * hh).square() + x2_ * loss) * over;
+        // |X|² over |G|²: in it the denominator is no more.
+        const Row travel = ((1.0 - x2_ * hh).square() + x2_ * loss) * perX8_;
         return summed(power, delay, travel, over, still_ * still_ * c0 * c0);
     }
 
@@ -78,7 +80,12 @@ private:
             const double r = power[top + 1];
             q.peak = 10.0 * std::log10(m + (r - l) * (r - l) / (8.0 * (2.0 * m - l - r)));
         }
+        // The last point below half the power: whole blocks above it are passed over.
+        constexpr int block = 8;
         int k = points - 1;
+        while (k >= block && power.segment<block>(k - block + 1).minCoeff() >= 0.5) {
+            k -= block;
+        }
         while (k > 0 && power[k] >= 0.5) {
             --k;
         }
@@ -101,7 +108,7 @@ private:
     }
 
     /// dB re the level far up that travel and power leave from point `from` to 200 Hz; −reference
-    /// where nothing is known to limit.
+    /// where nothing is known to limit. `travel` is |X|² over |G|².
     [[nodiscard]] double
     leastAllowed(const Row& power, const Row& travel, double rms2, int from) const {
         const int n = levelTo_ - from;
@@ -111,7 +118,7 @@ private:
         const auto p = power.segment(from, n);
         double least = power2_ < 1e299 ? power2_ * p.minCoeff() : 1e300;
         if (travel2_ > 0.0) {
-            least = std::min(least, travel2_ / rms2 * (p / travel.segment(from, n)).minCoeff());
+            least = std::min(least, travel2_ / (rms2 * travel.segment(from, n).maxCoeff()));
         }
         return 10.0 * std::log10(least);
     }
@@ -122,6 +129,7 @@ private:
     Row x_;
     Row x2_;
     Row x8_;
+    Row perX8_;
     double total_{};
     double still_{};     ///< m rms, the cone's travel under a direct voltage
     double reference_{}; ///< dB

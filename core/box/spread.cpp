@@ -137,8 +137,7 @@ Bands spread(const SpreadOrder& order, const curve::Axis& axis) {
             travels[i].push_back(travel(m, axis[i]));
             ohms[i].push_back(std::abs(m.Z));
         }
-        constexpr double half = 3.010299956639812;
-        if (const auto crossing = roughCrossing(system, half)) {
+        if (const auto crossing = roughCrossing(system, quantity::halfPower)) {
             f3[0].push_back(*crossing);
         }
     }

@@ -98,8 +98,7 @@ std::optional<double> roughCrossing(const System& system, double down) {
 
 Summary summarise(System s) {
     s.withInductance = false;
-    constexpr double half = 3.010299956639812;
-    Summary out{.f3 = highestCrossing(s, half),
+    Summary out{.f3 = highestCrossing(s, quantity::halfPower),
                 .f6 = highestCrossing(s, 6.0),
                 .f10 = highestCrossing(s, 10.0)};
     const Function level = [&](double f) { return levelReAsymptote(s, f); };
@@ -121,12 +120,12 @@ PassBand passBand(System s) {
     const auto f = grid(lowest, highest, perOctave);
     const double at = greatest(level, f);
     PassBand out{.gain = level(at)};
-    constexpr double half = 3.010299956639812;
-    const Function above = [&](double g) { return level(g) - out.gain + half; };
+    const Function above = [&](double g) { return level(g) - out.gain + quantity::halfPower; };
     std::vector<double> peaks;
     for (std::size_t i = 1; i + 1 < f.size(); ++i) {
         const double here = level(f[i]);
-        if (here >= level(f[i - 1]) && here > level(f[i + 1]) && here >= out.gain - half) {
+        if (here >= level(f[i - 1]) && here > level(f[i + 1]) &&
+            here >= out.gain - quantity::halfPower) {
             peaks.push_back(topNear(level, f[i - 1], f[i + 1]));
         }
     }

@@ -226,8 +226,7 @@ Polynomial prototype(const PrototypeRequest& request) {
     case Alignment::butterworth: {
         // At half power nothing needs scaling, and nothing is lost.
         const Polynomial D = butterworth(request.order);
-        constexpr double halfPower = -3.0102999566398120;
-        return request.levelAtFx == halfPower ? D : scaledTo(D, request.levelAtFx);
+        return request.levelAtFx == -quantity::halfPower ? D : scaledTo(D, request.levelAtFx);
     }
     case Alignment::linkwitzRiley: {
         YF_EXPECT(request.order % 2 == 0);

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/base/result.h"
+#include "core/quantity/level.h"
 
 #include <vector>
 
@@ -19,8 +20,8 @@ using Polynomial = std::vector<long double>;
 struct PrototypeRequest {
     Alignment alignment{};
     int order{};
-    double ripple{0.5};                    ///< dB, Chebyshev only
-    double levelAtFx{-3.0102999566398120}; ///< dB re 0 Hz at ω = 1, at its last crossing
+    double ripple{0.5};                     ///< dB, Chebyshev only
+    double levelAtFx{-quantity::halfPower}; ///< dB re 0 Hz at ω = 1, at its last crossing
 };
 
 /// D(s) of H(s) = 1/D(s) with D(0) = 1, scaled so that the last crossing of the level lies at ω

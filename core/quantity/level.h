@@ -26,6 +26,9 @@ inline constexpr double referenceVoltage = 2.83;
     return std::pow(10.0, level / 20.0);
 }
 
+/// Half the power, dB below.
+inline constexpr double halfPower = 3.010299956639812;
+
 /// Neper-to-decibel factor: d(20 lg x) = 8.6859 dx/x.
 inline constexpr double decibelsPerNeper = 8.685889638065036;
 
