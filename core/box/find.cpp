@@ -29,25 +29,12 @@ Qualities closedQualities(const MapOrder& order, double V) {
                         .source = order.source,
                         .chambers = chambersOf(box, order.motor, order.source),
                         .withInductance = false};
-    const double reference =
-        quantity::decibels(asymptote(order.motor, order.source) / quantity::referencePressure);
-    double least = 1e300;
     constexpr int points = 60;
     for (int i = 0; i < points; ++i) {
         const double f = 10.0 * std::pow(100.0, i / (points - 1.0));
         q.groupDelay = std::max(q.groupDelay, groupDelay(system, f));
-        if (f >= s.f3 && f <= 200.0) {
-            const double x = travel(motionAt(system, f), f);
-            double room = order.motor.Xmax ? quantity::decibels(*order.motor.Xmax / x) : 1e300;
-            if (order.motor.power) {
-                room = std::min(room,
-                                quantity::decibels(std::sqrt(*order.motor.power * order.motor.Re) /
-                                                   order.source.voltage));
-            }
-            least = std::min(least, reference + levelReAsymptote(system, f) + room);
-        }
     }
-    q.level = least < 1e299 ? least : 0.0;
+    q.level = leastLevel(system, s.f3).value_or(0.0);
     return q;
 }
 
@@ -260,6 +247,15 @@ Result<Found> find(const FindRequest& r) {
         sweepVented(order, search);
     }
     Found found{.feasible = search.share()};
+    if (std::ranges::find(r.kinds, "vented") != r.kinds.end()) {
+        // A coarser grid: a front of a few dozen teaches, one of a thousand does not.
+        MapOrder coarse = order;
+        constexpr int steps = 16;
+        coarse.volumes.count = coarse.tunings.count = steps;
+        for (const FrontBox& b : frontOf(boxMap(coarse), wishes)) {
+            found.front.push_back({b.Vb, b.fb, b.q.f3, b.q.groupDelay});
+        }
+    }
     if (!search.best()) {
         const auto [wish, reach] = search.blocking();
         found.blocking = keyOf(wish);

@@ -44,6 +44,22 @@ struct FindRequest {
 
 [[nodiscard]] std::optional<Error> check(const FindRequest& request);
 
+/// One of the boxes between which only taste decides.
+struct FoundBox {
+    double Vb{};
+    double fb{};
+    double f3{};
+    double groupDelay{};
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.Vb, q::Vb);
+        field(self.fb, q::fb);
+        field(self.f3, q::f3);
+        field(self.groupDelay, q::groupDelay.as("group_delay_max_s", "10 Hz to 1 kHz"));
+    }
+};
+
 struct Found {
     std::optional<std::string> kind;
     std::optional<double> Vb;
@@ -51,7 +67,8 @@ struct Found {
     std::optional<double> f3;
     double feasible{};                   ///< share of the boxes tried
     std::optional<std::string> blocking; ///< key of the wish that most boxes fail; none: found
-    std::optional<double> reachable;     ///< what that wish would have to give way to, in its unit
+    std::vector<FoundBox> front;     ///< ported ones that no other beats in volume, f3 and delay
+    std::optional<double> reachable; ///< what that wish would have to give way to, in its unit
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -65,6 +82,8 @@ struct Found {
         field(self.reachable,
               q::Quantity{
                   "", "blocking_reachable", 1.0, "", -1e9, 1e9, "what it would have to allow"});
+        field(self.front,
+              q::Group{"front", "ported boxes unbeaten in volume, f3 and group delay", true});
     }
 };
 

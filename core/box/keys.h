@@ -18,6 +18,37 @@ enum class Kind {
     openBaffle
 };
 
+inline constexpr quantity::Choice<8> kindChoice{"kind",
+                                                {"infinite-baffle",
+                                                 "closed",
+                                                 "vented",
+                                                 "passive-radiator",
+                                                 "bandpass-4",
+                                                 "bandpass-6-parallel",
+                                                 "bandpass-6-series",
+                                                 "open-baffle"},
+                                                "of the enclosure",
+                                                {}};
+
+[[nodiscard]] constexpr bool isBandPass(Kind kind) {
+    return kind == Kind::bandPass4 || kind == Kind::bandPass6Parallel ||
+           kind == Kind::bandPass6Series;
+}
+
+/// Whether walls hold air behind the cone.
+[[nodiscard]] constexpr bool hasWalls(Kind kind) {
+    return kind != Kind::infiniteBaffle && kind != Kind::openBaffle;
+}
+
+[[nodiscard]] constexpr bool hasPorts(Kind kind) {
+    return kind == Kind::vented || isBandPass(kind);
+}
+
+/// A port or a radiator.
+[[nodiscard]] constexpr bool isTuned(Kind kind) {
+    return hasPorts(kind) || kind == Kind::passiveRadiator;
+}
+
 /// Keys that describe a box of any kind; which ones are needed depends on it.
 struct BoxKeys {
     Kind kind{};
@@ -42,19 +73,7 @@ struct BoxKeys {
     std::optional<double> path;
 
     static void fields(auto& self, auto&& field) {
-        namespace q = yf::quantity;
-        field(self.kind,
-              q::Choice<8>{"kind",
-                           {"infinite-baffle",
-                            "closed",
-                            "vented",
-                            "passive-radiator",
-                            "bandpass-4",
-                            "bandpass-6-parallel",
-                            "bandpass-6-series",
-                            "open-baffle"},
-                           "of the enclosure",
-                           {}});
+        field(self.kind, kindChoice);
         values(self, field);
     }
 

@@ -4,6 +4,7 @@
 #include <Eigen/Core>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace yf::box {
@@ -188,6 +189,61 @@ Wish failedWish(const Qualities& q, const Wishes& w) {
         return Wish::speed;
     }
     return Wish::none;
+}
+
+MapVerdict verdictOf(const BoxMap& map, const Wishes& wishes) {
+    std::array<std::size_t, wishCount> counts{};
+    for (const Qualities& q : map.boxes) {
+        ++counts.at(static_cast<std::size_t>(failedWish(q, wishes)));
+    }
+    MapVerdict verdict{.granted =
+                           static_cast<double>(counts[0]) / static_cast<double>(map.boxes.size())};
+    if (counts[0] == 0) {
+        verdict.mostFailed = static_cast<Wish>(std::ranges::max_element(counts) - counts.begin());
+    }
+    return verdict;
+}
+
+std::vector<FrontBox> frontOf(const BoxMap& map, const Wishes& wishes) {
+    std::vector<FrontBox> front;
+    const auto beaten = [&](const Qualities& q) {
+        return std::ranges::any_of(front, [&](const FrontBox& b) {
+            return b.q.f3 <= q.f3 && b.q.groupDelay <= q.groupDelay;
+        });
+    };
+    for (std::size_t v = 0; v < map.volumes.size(); ++v) {
+        // Of one volume by rising f3: what comes later can only be beaten by what came before.
+        std::vector<std::size_t> order;
+        for (std::size_t t = 0; t < map.tunings.size(); ++t) {
+            if (failedWish(map.at(v, t), wishes) == Wish::none) {
+                order.push_back(t);
+            }
+        }
+        std::ranges::sort(order, {}, [&](std::size_t t) { return map.at(v, t).f3; });
+        for (const std::size_t t : order) {
+            if (!beaten(map.at(v, t))) {
+                front.push_back({map.volumes[v], map.tunings[t], map.at(v, t)});
+            }
+        }
+    }
+    return front;
+}
+
+std::vector<FrontBox> lowestOf(const BoxMap& map, const Wishes& wishes) {
+    std::vector<FrontBox> line;
+    for (std::size_t v = 0; v < map.volumes.size(); ++v) {
+        std::optional<FrontBox> best;
+        for (std::size_t t = 0; t < map.tunings.size(); ++t) {
+            const Qualities& q = map.at(v, t);
+            if (failedWish(q, wishes) == Wish::none && (!best || q.f3 < best->q.f3)) {
+                best = FrontBox{map.volumes[v], map.tunings[t], q};
+            }
+        }
+        if (best && (line.empty() || best->q.f3 < line.back().q.f3)) {
+            line.push_back(*best);
+        }
+    }
+    return line;
 }
 
 } // namespace yf::box

@@ -64,8 +64,31 @@ struct Wishes {
 };
 
 enum class Wish { none, f3, peak, groupDelay, level, speed };
+inline constexpr std::size_t wishCount = 6;
 
 /// The first wish that a box fails, or none.
 [[nodiscard]] Wish failedWish(const Qualities& box, const Wishes& wishes);
+
+/// How a map stands to wishes.
+struct MapVerdict {
+    double granted{};  ///< share of its boxes
+    Wish mostFailed{}; ///< where none is granted: the wish that most boxes fail first
+};
+
+[[nodiscard]] MapVerdict verdictOf(const BoxMap& map, const Wishes& wishes);
+
+/// Boxes that no other beats in volume, f3 and group delay at once, of those that fail no wish; by
+/// volume. What a litre more would buy.
+struct FrontBox {
+    double Vb{};
+    double fb{};
+    Qualities q;
+};
+
+[[nodiscard]] std::vector<FrontBox> frontOf(const BoxMap& map, const Wishes& wishes);
+
+/// Of each volume the box of least f3, where it lies below that of every smaller one: the edge of
+/// the front that a map can show as a line.
+[[nodiscard]] std::vector<FrontBox> lowestOf(const BoxMap& map, const Wishes& wishes);
 
 } // namespace yf::box

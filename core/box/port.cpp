@@ -86,6 +86,24 @@ double leastArea(double fb, double Sd, double Xmax) {
     return small * fb * Sd * Xmax;
 }
 
+Port inShape(const Port& port, PortShape shape) {
+    Port other = port;
+    other.shape = shape;
+    if (shape == port.shape) {
+        return other;
+    }
+    const double area = port.area();
+    if (shape == PortShape::slot) {
+        constexpr double wide = 4.0;
+        other.height = std::sqrt(area / wide);
+        other.width = wide * other.height;
+        other.flareInner = other.flareOuter = 0.0;
+    } else {
+        other.diameter = std::sqrt(4.0 * area / pi);
+    }
+    return other;
+}
+
 double displacement(const Port& p, double inside, double wall) {
     if (inside <= 0.0) {
         return 0.0;

@@ -56,6 +56,9 @@ inline constexpr double freeEnd = 0.6127;
 // NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation
 [[nodiscard]] double leastArea(double fb, double Sd, double Xmax);
 
+/// The same opening in another shape: equal area, a slot four times as wide as high. Roundings go.
+[[nodiscard]] Port inShape(const Port& port, PortShape shape);
+
 /// Volume that one tube takes inside, wall included, m³.
 [[nodiscard]] double displacement(const Port& port, double inside, double wall);
 

@@ -25,21 +25,28 @@ double swappedLength(const Swap& s) {
     return length;
 }
 
+double workshopLength(const Swap& s) {
+    constexpr double bothEnds = 0.732;
+    const double k = s.made.totalArea() / s.old.totalArea();
+    return std::max((s.oldLength + bothEnds * s.old.diameter) * k - bothEnds * s.made.diameter,
+                    0.0);
+}
+
+double simpleLength(const Swap& s) {
+    return s.oldLength * s.made.totalArea() / s.old.totalArea();
+}
+
 Result<SwapAnswer> portSwap(const SwapRequest& r) {
     const Port old{.diameter = r.oldDiameter, .count = r.oldCount};
     const Port made{.diameter = r.newDiameter,
                     .count = r.newCount,
                     .flareInner = r.newFlareInner,
                     .flareOuter = r.newFlareOuter};
-    const double k = made.totalArea() / old.totalArea();
-    constexpr double workshop = 0.732;
-    SwapAnswer a{
-        .length = swappedLength(
-            {.old = old, .oldLength = r.oldLength, .made = made, .Vb = r.Vb, .wall = r.wall}),
-        .workshop =
-            std::max((r.oldLength + workshop * r.oldDiameter) * k - workshop * r.newDiameter, 0.0),
-        .simple = r.oldLength * k,
-        .areaRatio = k};
+    const Swap swap{.old = old, .oldLength = r.oldLength, .made = made, .Vb = r.Vb, .wall = r.wall};
+    SwapAnswer a{.length = swappedLength(swap),
+                 .workshop = workshopLength(swap),
+                 .simple = simpleLength(swap),
+                 .areaRatio = made.totalArea() / old.totalArea()};
     const double shortest = r.newFlareInner + r.newFlareOuter;
     if (a.length <= shortest) {
         return Error{"new_diameter_m",

@@ -18,6 +18,12 @@ struct Swap {
 /// tubes displace is taken along by iteration. Negative: there is none.
 [[nodiscard]] double swappedLength(const Swap& swap);
 
+/// By the workshop's rule, 0.732 of a diameter for both ends; never below nought.
+[[nodiscard]] double workshopLength(const Swap& swap);
+
+/// By the areas alone.
+[[nodiscard]] double simpleLength(const Swap& swap);
+
 /// Input of `box port-swap`.
 struct SwapRequest {
     double oldDiameter{};

@@ -27,49 +27,61 @@ private:
     std::mt19937_64 engine_{20260101}; // NOLINT(cert-msc51-cpp): the same each time is meant
 };
 
-Box changedBox(const Box& box, double volume, double tuning) {
+/// Factors by which one draw's box differs.
+struct BoxChange {
+    double volume{1.0};
+    double tuning{1.0};
+    double loss{1.0};
+};
+
+Box changedBox(const Box& box, const BoxChange& change) {
     struct Changer {
-        double volume;
-        double tuning;
+        BoxChange by;
+
+        [[nodiscard]] double tuned() const { return by.tuning / std::sqrt(by.volume); }
 
         Box operator()(const InfiniteBaffle& b) const { return b; }
 
         Box operator()(const OpenBaffle& b) const { return b; }
 
         Box operator()(Closed b) const {
-            b.Vb *= volume;
+            b.Vb *= by.volume;
             return b;
         }
 
         Box operator()(Vented b) const {
-            b.Vb *= volume;
-            b.fb *= tuning;
+            b.Vb *= by.volume;
+            b.fb *= tuned();
+            b.QL *= by.loss;
             return b;
         }
 
         Box operator()(PassiveRadiator b) const {
-            b.Vb *= volume;
-            b.fp *= tuning;
+            b.Vb *= by.volume;
+            b.fp *= by.tuning;
+            b.QL *= by.loss;
             return b;
         }
 
         Box operator()(BandPass4 b) const {
-            b.Vr *= volume;
-            b.Vf *= volume;
-            b.fbFront *= tuning;
+            b.Vr *= by.volume;
+            b.Vf *= by.volume;
+            b.fbFront *= tuned();
+            b.QL *= by.loss;
             return b;
         }
 
         Box operator()(BandPass6 b) const {
-            b.Vr *= volume;
-            b.Vf *= volume;
-            b.fbFront *= tuning;
-            b.fbRear *= tuning;
+            b.Vr *= by.volume;
+            b.Vf *= by.volume;
+            b.fbFront *= tuned();
+            b.fbRear *= tuned();
+            b.QL *= by.loss;
             return b;
         }
     };
 
-    return std::visit(Changer{volume, tuning}, box);
+    return std::visit(Changer{change}, box);
 }
 
 /// The fifth and the ninety-fifth of a hundred.
@@ -128,9 +140,10 @@ Bands spread(const SpreadOrder& order, const curve::Axis& axis) {
                                   .Re = normal.factor(u.Re),
                                   .damping = normal.factor(u.Qms),
                                   .Vas = normal.factor(u.Vas)});
-        const double volume = normal.factor(u.volume);
-        const double tuning = normal.factor(u.tuning);
-        const System system = systemOf(d, changedBox(order.box, volume, tuning), order.source);
+        const BoxChange change{.volume = normal.factor(u.volume),
+                               .tuning = normal.factor(u.tuning),
+                               .loss = normal.factor(u.loss)};
+        const System system = systemOf(d, changedBox(order.box, change), order.source);
         for (std::size_t i = 0; i < n; ++i) {
             const Motion m = motionAt(system, axis[i]);
             levels[i].push_back(quantity::decibels(std::abs(m.p) / quantity::referencePressure));

@@ -20,11 +20,15 @@ struct Doubt {
     double Re{};
     double Vas{}; ///< of the measurement: scales mass, compliance and force factor together
     double Qms{};
-    double volume{}; ///< of the box
+    double volume{}; ///< of the box; a port that stays tunes it by 1/√V
     double tuning{};
+    double loss{}; ///< of QL
 
     bool operator==(const Doubt&) const = default;
 };
+
+/// QL that nobody measured: from 4 to 12 in two of three ported boxes (from memory, after Small).
+inline constexpr double lossDoubt = 0.5;
 
 /// Between new drivers of one make: compliance 15 %, mass 4 %, force factor 4 %, Re 3 % (common
 /// practice).

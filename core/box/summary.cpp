@@ -114,6 +114,26 @@ Summary summarise(System s) {
     return out;
 }
 
+std::optional<double> leastLevel(System s, double f3) {
+    s.withInductance = false;
+    if (!s.motor.Xmax && !s.motor.power) {
+        return std::nullopt;
+    }
+    const double volts =
+        s.motor.power ? std::sqrt(*s.motor.power * s.motor.Re) / s.source.voltage : 1e300;
+    constexpr double upTo = 200.0;
+    constexpr int points = 200;
+    double least = 1e300;
+    for (int i = 0; i <= points; ++i) {
+        const double f =
+            f3 >= upTo ? f3 : f3 * std::pow(upTo / f3, static_cast<double>(i) / points);
+        const Motion m = motionAt(s, f);
+        const double byTravel = s.motor.Xmax ? *s.motor.Xmax / travel(m, f) : 1e300;
+        least = std::min(least, std::abs(m.p) * std::min(byTravel, volts));
+    }
+    return quantity::decibels(least / quantity::referencePressure);
+}
+
 PassBand passBand(System s) {
     s.withInductance = false;
     const Function level = [&](double f) { return levelReAsymptote(s, f); };

@@ -40,6 +40,10 @@ struct Summary {
 /// The same from eight points an octave up to forty times fs: for many draws of one box.
 [[nodiscard]] std::optional<double> roughCrossing(const System& system, double down);
 
+/// The least level that travel and power allow from f3 to 200 Hz, dB re 20 µPa at the source's
+/// distance, inductance left out; none where neither Xmax nor a rating is known.
+[[nodiscard]] std::optional<double> leastLevel(System system, double f3);
+
 /// Edges of a band-pass, its gain and ripple.
 struct PassBand {
     double low{};    ///< Hz, −3.01 dB re the highest level

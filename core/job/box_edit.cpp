@@ -80,11 +80,6 @@ void size(Job& job, Cabinet& cabinet, const OuterSizes& sizes) {
     }
 }
 
-bool hasPort(box::Kind kind) {
-    return kind == box::Kind::vented || kind == box::Kind::bandPass4 ||
-           kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series;
-}
-
 double gainIn(const Enclosure& e) {
     return std::min(gainOf(e.fill), gainOf(Fill::lined));
 }
@@ -104,7 +99,7 @@ Result<double> depthFor(const Job& job, Cabinet cabinet, Enclosure e, const BoxW
     double high = q.highest;
     const auto netAt = [&](double depth) {
         cabinet.depth = depth;
-        if (hasPort(e.kind) && !e.ports.empty()) {
+        if (box::hasPorts(e.kind) && !e.ports.empty()) {
             if (const auto length = lengthFor(job, cabinet, e, wanted.fb)) {
                 e.ports.front().length = *length;
             }
@@ -232,33 +227,34 @@ withBox(const Job& job, const std::string& cabinetId, const std::string& driver,
         e.designVb.reset();
         e.designfb.reset();
     }
-    if (!hasPort(kind)) {
+    if (!box::hasPorts(kind)) {
         e.ports.clear();
     }
-    const bool wooden = kind != box::Kind::infiniteBaffle && kind != box::Kind::openBaffle;
+    const bool wooden = box::hasWalls(kind);
     if (!wooden) {
         YF_TRY(there, put(changed, *cabinet, e));
         static_cast<void>(there);
         return changed;
     }
     const auto known = boxDriver(job, *found);
+    const bool sixth = kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series;
     const Advised want = known ? advised(*known, kind) : Advised{0.02, 40.0};
     if (!cabinet->depth) {
         YF_TRY(depth, depthFor(changed, *cabinet, e, {want.Vb, want.fb, false}));
         size(changed, *cabinet, {.depth = std::round(1e3 * depth) / 1e3});
     }
-    if (kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series) {
+    if (sixth) {
         e.frontShare = 0.3;
     }
-    if (hasPort(kind) && e.ports.empty()) {
+    if (box::hasPorts(kind) && e.ports.empty()) {
         double fb = want.fb;
-        if (kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series) {
+        if (sixth) {
             fb = 2.0 * want.fb;
         }
         const BoxDriver plain = known ? *known : BoxDriver{};
         YF_TRY(port, firstPort(changed, *cabinet, e, plain, fb));
         e.ports = {port};
-        if (kind == box::Kind::bandPass6Parallel || kind == box::Kind::bandPass6Series) {
+        if (sixth) {
             PortIn rear = port;
             rear.ofRear = true;
             rear.side = PortWall::back;
@@ -301,8 +297,7 @@ Edit changeBox(const std::string& cabinet,
                 if (c == nullptr) {
                     return unknown("cabinet", cabinet);
                 }
-                const bool wooden = enclosure.kind != box::Kind::infiniteBaffle &&
-                                    enclosure.kind != box::Kind::openBaffle;
+                const bool wooden = box::hasWalls(enclosure.kind);
                 if (wooden) {
                     YF_TRY(v, volumesOf(changed, *c, enclosure));
                     static_cast<void>(v);
@@ -358,7 +353,7 @@ Edit takeBox(const std::string& cabinet,
                     YF_TRY(depth, depthFor(changed, *c, e, wanted));
                     size(changed, *c, {.depth = depth});
                 }
-                if (hasPort(e.kind)) {
+                if (box::hasPorts(e.kind)) {
                     YF_TRY(length, lengthFor(changed, *c, e, wanted.fb));
                     e.ports.front().length = length;
                 }

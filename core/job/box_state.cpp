@@ -14,11 +14,6 @@ namespace {
 
 constexpr double twoPi = 2.0 * std::numbers::pi;
 
-bool isTuned(box::Kind kind) {
-    return kind != box::Kind::infiniteBaffle && kind != box::Kind::closed &&
-           kind != box::Kind::openBaffle;
-}
-
 double diameterOf(const Job& job, const std::string& driver) {
     const Driver* d = findDriver(job, driver);
     return d == nullptr ? 0.2 : d->diameter;
@@ -109,11 +104,49 @@ curve::Axis axisOf(double perOctave) {
     return axis;
 }
 
+/// What of the wood is taken for usual, and how much the bands must widen for it.
+void putAssumptions(BoxResult& r, const Enclosure& e) {
+    box::Doubt& doubt = r.known.doubt;
+    if (!box::hasWalls(e.kind)) {
+        return;
+    }
+    constexpr double sawing = 0.02; // of the volume, by saw, glue and what nobody listed
+    doubt.volume = sawing;
+    if (!e.driverVolume) {
+        // ±50 % as limits that nearly all lie within: half of it is the standard deviation.
+        constexpr double share = 0.25;
+        doubt.volume = std::hypot(sawing, share * r.volumes.less.driver / r.volumes.net);
+        r.assumed.emplace_back(YF_WORDS(
+            "core", "Basket and magnet take a usual volume for the driver's size, ±50 %."));
+    }
+    if (box::isTuned(e.kind) && !e.QL) {
+        doubt.loss = box::lossDoubt;
+        r.assumed.emplace_back(YF_WORDS(
+            "core", "QL 7 is a usual loss, not this box's: sweep the driver in it to know."));
+    }
+    if (e.fill != Fill::none) {
+        r.assumed.emplace_back(
+            YF_WORDS("core", "What the filling does to volume and loss are usual figures."));
+    }
+    const bool wide = std::ranges::any_of(e.ports, [&](const PortIn& p) {
+        constexpr double nearly = 0.95;
+        return p.port.shape == box::PortShape::slot &&
+               p.port.width >= nearly * r.volumes.inside.width;
+    });
+    if (wide) {
+        doubt.tuning = 0.04; // ±8 % as limits
+        r.assumed.emplace_back(
+            YF_WORDS("core",
+                     "A slot as wide as the box has walls beside its mouth: its tuning is off by "
+                     "up to 8 %. Sweep it."));
+    }
+}
+
 void putFigures(BoxResult& r, const Enclosure& e) {
     const box::Driver& d = r.known.driver;
     const box::Motor motor = box::motorOf(d, r.source);
     r.Qts = motor.QtsWith(r.source.resistance);
-    const double gain = isTuned(e.kind) && e.kind != box::Kind::bandPass4
+    const double gain = box::isTuned(e.kind) && e.kind != box::Kind::bandPass4
                             ? std::min(gainOf(e.fill), 1.05)
                             : gainOf(e.fill);
     r.alpha = motor.Vas / (gain * r.volumes.net);
@@ -249,7 +282,7 @@ double meanRim(const Cabinet& cabinet, const std::string& driver) {
 box::Box boxOf(const Cabinet& cabinet, const Enclosure& e, double net) {
     const double gain = gainOf(e.fill);
     const double QA = absorptionOf(e.fill);
-    const double QL = e.QL.value_or(isTuned(e.kind) ? box::usualQL : box::lossless);
+    const double QL = e.QL.value_or(box::isTuned(e.kind) ? box::usualQL : box::lossless);
     // Fill in a ported chamber lines its walls: more would stand in the air's way.
     const double ported = std::min(gain, gainOf(Fill::lined));
     const auto area = [](const std::vector<PortIn>& ports) {
@@ -341,7 +374,7 @@ BoxResult boxResult(const Job& job,
                     const Enclosure& e,
                     const Result<BoxDriver>& known) {
     BoxResult r{.driver = e.driver};
-    const bool wooden = e.kind != box::Kind::infiniteBaffle && e.kind != box::Kind::openBaffle;
+    const bool wooden = box::hasWalls(e.kind);
     if (wooden) {
         auto volumes = volumesOf(job, cabinet, e);
         if (!volumes) {
@@ -360,12 +393,29 @@ BoxResult boxResult(const Job& job,
     r.source = {.resistance = seriesResistance(cabinet, e.driver), .voltage = e.voltage};
     r.box = boxOf(cabinet, e, wooden ? r.volumes.net : 1.0);
     putFigures(r, e);
+    putAssumptions(r, e);
     putResponse(r);
     for (const PortIn& p : e.ports) {
         const double f = quantity::soundSpeed / (2.0 * box::effectiveLength(p.port, p.length));
         r.pipe = std::min(r.pipe.value_or(f), f);
     }
     return r;
+}
+
+double powerIn(const BoxResult& r, double voltage) {
+    return voltage * voltage / box::motorOf(r.known.driver, {}).Re;
+}
+
+double voltageFor(const BoxResult& r, double power) {
+    return std::sqrt(power * box::motorOf(r.known.driver, {}).Re);
+}
+
+std::vector<double> evenBraces(double height, int count) {
+    std::vector<double> at;
+    for (int i = 1; i <= count; ++i) {
+        at.push_back(height * i / (count + 1));
+    }
+    return at;
 }
 
 double driverHeight(const Cabinet& cabinet, const Enclosure& e) {

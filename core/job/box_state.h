@@ -78,7 +78,8 @@ struct BoxResult {
     std::string driver;
     std::string problem; ///< a sentence where nothing can be computed
     BoxDriver known;
-    box::Source source; ///< with the network's series resistance
+    std::vector<std::string> assumed; ///< sentences: what of the box is taken for usual
+    box::Source source;               ///< with the network's series resistance
     BoxVolumes volumes;
     box::Box box;
     std::optional<double> fb;
@@ -105,6 +106,13 @@ struct BoxResult {
                                   const Cabinet& cabinet,
                                   const Enclosure& enclosure,
                                   const Result<BoxDriver>& known);
+
+/// Between volts at the drive and watts into Re, as a rating is meant.
+[[nodiscard]] double powerIn(const BoxResult& result, double voltage);
+[[nodiscard]] double voltageFor(const BoxResult& result, double power);
+
+/// Heights that divide a room evenly.
+[[nodiscard]] std::vector<double> evenBraces(double height, int count);
 
 /// Whether a port in the back wall has its mouth behind the driver's basket.
 [[nodiscard]] bool

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/box_study.h"
 
+#include "core/box/designs.h"
 #include "core/job/box_edit.h"
 #include "core/text/words.h"
 
@@ -188,6 +189,13 @@ BoxChoice boxChoice(const Cabinet& cabinet, const Enclosure& enclosure, const Bo
         four.QL = box::usualQL;
         add(box::Kind::bandPass4, "", four, four.Vr + four.Vf, four.fbFront);
     }
+    constexpr double sixthLow = 0.2;
+    constexpr double sixthHigh = 0.4;
+    if (Qts >= sixthLow && Qts < sixthHigh) {
+        const auto six =
+            box::sixthOrderDesign(d, r.source, {.low = 1.05 * d.fs, .high = 3.0 * d.fs});
+        add(box::Kind::bandPass6Parallel, "", six.box, six.box.Vr + six.box.Vf, six.box.fbFront);
+    }
     constexpr double open = 0.7;
     if (Qts >= open) {
         add(box::Kind::infiniteBaffle, "", box::InfiniteBaffle{}, 0.0, std::nullopt);
@@ -334,9 +342,7 @@ std::optional<BraceAdvice> braceAdvice(const Enclosure& e, const BoxResult& r) {
     const int enough =
         std::max(0, static_cast<int>(in.height / (0.6 * std::max(in.width, in.depth))));
     const int count = std::min(most, enough);
-    for (int i = 1; i <= count; ++i) {
-        advice.at.push_back(in.height * i / (count + 1));
-    }
+    advice.at = evenBraces(in.height, count);
     advice.share = count * one / in.gross;
     advice.after = at(count);
     return advice;

@@ -135,17 +135,7 @@ struct Enclosure {
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.driver, q::Word{"driver", "that works in it"});
-        field(self.kind,
-              q::Choice<8>{"kind",
-                           {"infinite-baffle",
-                            "closed",
-                            "vented",
-                            "passive-radiator",
-                            "bandpass-4",
-                            "bandpass-6-parallel",
-                            "bandpass-6-series",
-                            "open-baffle"},
-                           "of the enclosure"});
+        field(self.kind, box::kindChoice);
         field(self.sealedOff, q::Flag{"sealed_off", "the small chamber", false});
         field(self.shape,
               q::Choice<3>{"shape", {"rectangular", "trapezoid", "cylinder"}, "of the cabinet", 0});

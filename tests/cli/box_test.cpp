@@ -208,6 +208,12 @@ TEST(BoxCommands, findAndCheck) {
         box("find",
             M + R"(,"kinds":["vented"],"Vb_max_l":60,"peak_max_db":1,"group_delay_max_s":0.030)"),
         {{"best_Vb_l", 60.0, 0.01}, {"best_fb_hz", 40.7, 0.1}, {"best_f3_hz", 41.68, 0.02}});
+    // More volume buys a lower f3: along the front each box is bettered in something.
+    const Value found = box("find", M + R"(,"kinds":["vented"],"Vb_max_l":60,"peak_max_db":1)");
+    const auto& front = *found.find("front")->list();
+    ASSERT_GT(front.size(), 3U);
+    EXPECT_LT(*front.back().find("f3_hz")->number(), *front.front().find("f3_hz")->number());
+    EXPECT_GT(*front.back().find("Vb_l")->number(), *front.front().find("Vb_l")->number());
     const Value none = box("find", M + R"(,"kinds":["closed"],"Vb_max_l":60,"f3_max_hz":15)");
     EXPECT_TRUE(none.find("best_kind")->isNull());
     EXPECT_EQ(*none.find("blocking")->word(), "f3_max_hz");

@@ -7,14 +7,19 @@
 #include "core/box/designs.h"
 #include "core/box/find.h"
 #include "core/box/response.h"
+#include "core/quantity/air.h"
 
 #include <gtest/gtest.h>
 
+#include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace yf::test {
 
 namespace {
+
+constexpr double pi = std::numbers::pi;
 
 box::Aligned aligned(box::Alignment a, double Qt, double QL) {
     auto result = box::align(a, Qt, QL);
@@ -325,6 +330,91 @@ TEST(Map, agreesWithTheFullModel) {
             EXPECT_NEAR(q.speed / fastest, 1.0, 0.02);
         }
     }
+}
+
+// Brute force over all pairs of boxes: the definition of a front itself.
+TEST(Map, frontIsWhatNoOtherBoxBeats) {
+    const box::Driver d{.Re = 5.8, .fs = 30.0, .Qms = 4.0, .Qes = 0.42, .Vas = 0.08};
+    const box::BoxMap map = box::boxMap(
+        {.motor = box::motorOf(d, {}), .volumes = {0.02, 0.16, 24}, .tunings = {15.0, 60.0, 24}});
+    const box::Wishes wishes{.peakMax = 1.0};
+    const auto front = box::frontOf(map, wishes);
+    ASSERT_GT(front.size(), 5U);
+    const auto isOnIt = [&](std::size_t v, std::size_t t) {
+        return std::ranges::any_of(front, [&](const box::FrontBox& b) {
+            return b.Vb == map.volumes[v] && b.fb == map.tunings[t];
+        });
+    };
+    std::size_t granted = 0;
+    for (std::size_t v = 0; v < map.volumes.size(); ++v) {
+        for (std::size_t t = 0; t < map.tunings.size(); ++t) {
+            const box::Qualities& q = map.at(v, t);
+            if (box::failedWish(q, wishes) != box::Wish::none) {
+                EXPECT_FALSE(isOnIt(v, t));
+                continue;
+            }
+            ++granted;
+            bool beaten = false;
+            for (std::size_t w = 0; w <= v; ++w) {
+                for (std::size_t u = 0; u < map.tunings.size(); ++u) {
+                    const box::Qualities& o = map.at(w, u);
+                    const bool better =
+                        w < v || o.f3 < q.f3 || (o.f3 == q.f3 && o.groupDelay < q.groupDelay);
+                    beaten |= box::failedWish(o, wishes) == box::Wish::none && better &&
+                              o.f3 <= q.f3 && o.groupDelay <= q.groupDelay;
+                }
+            }
+            EXPECT_EQ(isOnIt(v, t), !beaten) << map.volumes[v] << ' ' << map.tunings[t];
+        }
+    }
+    const box::MapVerdict verdict = box::verdictOf(map, wishes);
+    EXPECT_DOUBLE_EQ(verdict.granted, static_cast<double>(granted) / (24.0 * 24.0));
+    EXPECT_EQ(verdict.mostFailed, box::Wish::none);
+    // The line of least f3 falls with volume and lies on the front.
+    const auto line = box::lowestOf(map, wishes);
+    ASSERT_GT(line.size(), 2U);
+    for (std::size_t i = 1; i < line.size(); ++i) {
+        EXPECT_GT(line[i].Vb, line[i - 1].Vb);
+        EXPECT_LT(line[i].q.f3, line[i - 1].q.f3);
+        EXPECT_TRUE(std::ranges::any_of(
+            front, [&](const auto& b) { return b.Vb == line[i].Vb && b.fb == line[i].fb; }));
+    }
+    const box::MapVerdict nothing = box::verdictOf(map, {.f3Max = 5.0});
+    EXPECT_EQ(nothing.granted, 0.0);
+    EXPECT_EQ(nothing.mostFailed, box::Wish::f3);
+    EXPECT_TRUE(box::frontOf(map, {.f3Max = 5.0}).empty());
+}
+
+// A sealed cone's level by its displacement alone, p = 2π·f²·ρ·Sd·x/r in half space (textbook, a
+// small source far away): the lowest frequency is the worst.
+TEST(Summary, leastLevelIsWhereTravelRunsOut) {
+    const box::Driver d{.Re = 5.8,
+                        .fs = 30.0,
+                        .Qms = 4.0,
+                        .Qes = 0.42,
+                        .Vas = 0.08,
+                        .Sd = 0.022,
+                        .Xmax = 0.004,
+                        .power = 60.0};
+    const box::Closed closed{.Vb = 0.03, .QL = box::lossless};
+    box::System system = box::systemOf(d, closed, {});
+    const double f3 = *box::highestCrossing(system, quantity::halfPower);
+    const double level = *box::leastLevel(system, f3);
+    const double byTravel =
+        quantity::decibels(2.0 * pi * f3 * f3 * quantity::airDensity * 0.022 * 0.004 /
+                           std::sqrt(2.0) / quantity::referencePressure);
+    EXPECT_NEAR(level, byTravel, 0.05);
+    box::Driver strong = d;
+    strong.Xmax = 1.0;
+    system = box::systemOf(strong, closed, {});
+    // Power alone: the level at its rating, least at f3.
+    const double volts = std::sqrt(60.0 * 5.8);
+    const double byPower = quantity::decibels(std::abs(box::motionAt(system, f3).p) * volts /
+                                              system.source.voltage / quantity::referencePressure);
+    EXPECT_NEAR(*box::leastLevel(system, f3), byPower, 0.05);
+    strong.Xmax.reset();
+    strong.power.reset();
+    EXPECT_FALSE(box::leastLevel(box::systemOf(strong, closed, {}), f3).has_value());
 }
 
 TEST(Find, namesWhatBlocks) {

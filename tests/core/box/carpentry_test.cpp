@@ -128,6 +128,33 @@ TEST(PortSwap, keepsTheTuning) {
     EXPECT_EQ(refused.error().subject, "new_diameter_m");
 }
 
+// Rules of the workshop by hand: (12 + 0.732·6.7)·(8.5/6.7)² − 0.732·8.5 = 21.0 cm, and
+// 12·(8.5/6.7)² = 19.3 cm (common practice).
+TEST(PortSwap, theWorkshopsRules) {
+    const box::Port old{.diameter = 0.067};
+    const box::Port made{.diameter = 0.085};
+    const box::Swap swap{.old = old, .oldLength = 0.12, .made = made};
+    EXPECT_NEAR(box::workshopLength(swap), 0.2098, 1e-4);
+    EXPECT_NEAR(box::simpleLength(swap), 0.1931, 1e-4);
+    EXPECT_GT(box::swappedLength(swap), 0.2);
+    const box::Port narrow{.diameter = 0.01};
+    EXPECT_EQ(box::workshopLength({.old = old, .oldLength = 0.01, .made = narrow}), 0.0);
+}
+
+TEST(Port, anotherShapeKeepsTheArea) {
+    const box::Port round{.diameter = 0.08, .count = 2, .flareOuter = 0.01};
+    const box::Port slot = box::inShape(round, box::PortShape::slot);
+    EXPECT_NEAR(slot.area(), round.area(), 1e-15);
+    EXPECT_NEAR(slot.width / slot.height, 4.0, 1e-12);
+    EXPECT_EQ(slot.flareOuter, 0.0);
+    EXPECT_EQ(slot.count, 2);
+    box::Port wide = slot;
+    wide.width *= 2.0;
+    const box::Port back = box::inShape(wide, box::PortShape::round);
+    EXPECT_NEAR(back.diameter, 0.08 * std::sqrt(2.0), 1e-12);
+    EXPECT_TRUE(box::inShape(round, box::PortShape::round) == round);
+}
+
 TEST(Volume, slopedFrontByIntegration) {
     const box::Shell s{.shape = box::Shape::trapezoid,
                        .height = 0.9,

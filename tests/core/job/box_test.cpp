@@ -190,6 +190,49 @@ TEST(JobBox, doubtIsSaid) {
     EXPECT_NEAR(seen->driver.fs, 41.0, 0.2);
 }
 
+TEST(JobBox, whatTheBoxTakesForUsualWidensItsBands) {
+    const auto wider = [](const job::BoxResult& a, const job::BoxResult& b) {
+        return (a.bands.f3.high[0] - a.bands.f3.low[0]) / (b.bands.f3.high[0] - b.bands.f3.low[0]);
+    };
+    const auto says = [](const job::BoxResult& r, const char* word) {
+        return std::ranges::any_of(
+            r.assumed, [&](const std::string& s) { return s.find(word) != std::string::npos; });
+    };
+    const job::BoxResult plain = resultOf(hallJob());
+    const job::BoxResult known = resultOf(with(hallJob(), [](job::Enclosure& e) {
+        e.QL = box::usualQL;
+        e.driverVolume = 0.001;
+        e.fill = job::Fill::none;
+    }));
+    EXPECT_TRUE(says(plain, "QL 7"));
+    EXPECT_TRUE(says(plain, "Basket"));
+    EXPECT_TRUE(known.assumed.empty());
+    EXPECT_GT(wider(plain, known), 1.1);
+    // A slot from wall to wall.
+    const job::BoxResult slot = resultOf(with(hallJob(), [](job::Enclosure& e) {
+        e.QL = box::usualQL;
+        e.driverVolume = 0.001;
+        e.fill = job::Fill::none;
+        box::Port& p = e.ports.front().port;
+        p = box::inShape(p, box::PortShape::slot);
+        p.width = 0.222;
+        p.height = 0.016;
+    }));
+    EXPECT_EQ(slot.problem, "");
+    ASSERT_EQ(slot.assumed.size(), 1U);
+    EXPECT_TRUE(says(slot, "8 %"));
+    EXPECT_EQ(slot.known.doubt.tuning, 0.04);
+}
+
+TEST(JobBox, driveIsVoltsOrWattsIntoRe) {
+    const job::BoxResult r = resultOf(hallJob());
+    const double Re = r.known.driver.Re;
+    EXPECT_NEAR(job::powerIn(r, 2.83), 2.83 * 2.83 / Re, 1e-9);
+    EXPECT_NEAR(job::voltageFor(r, job::powerIn(r, 2.83)), 2.83, 1e-12);
+    EXPECT_EQ(job::evenBraces(0.9, 2), (std::vector<double>{0.3, 0.6}));
+    EXPECT_TRUE(job::evenBraces(0.9, 0).empty());
+}
+
 TEST(JobBox, theDemosCabinetIsReadBack) {
     const job::Job& job = hallJob();
     const auto takes = job::boxTakes(job, "left-brome");
@@ -246,6 +289,18 @@ TEST(JobBox, candidatesAndReplacementsAreComputedNotGuessed) {
     ASSERT_GE(choice.candidates.size(), 3U);
     EXPECT_EQ(choice.candidates.front().kind, box::Kind::vented);
     EXPECT_NEAR(*choice.candidates.front().summary.f3, *r.summary.f3, 1e-9);
+    const auto sixth = [](const job::BoxChoice& c) {
+        return std::ranges::find(
+            c.candidates, box::Kind::bandPass6Parallel, &job::BoxCandidate::kind);
+    };
+    EXPECT_EQ(sixth(choice), choice.candidates.end()); // this Qts is too high for one
+    job::BoxResult strong = r;
+    strong.known.driver.Qes = 0.3;
+    strong.Qts = box::motorOf(strong.known.driver, r.source).QtsWith(r.source.resistance);
+    const job::BoxChoice wider = job::boxChoice(left, boxOf(job), strong);
+    ASSERT_NE(sixth(wider), wider.candidates.end());
+    EXPECT_GT(sixth(wider)->Vb, 0.0);
+    EXPECT_GT(*sixth(wider)->fb, strong.known.driver.fs);
     const auto study = job::replacementsInBox(job, left, boxOf(job), r, driver::shippedLibrary());
     ASSERT_GE(study.candidates.size(), 5U);
     for (const job::InThisBox& c : study.candidates) {
