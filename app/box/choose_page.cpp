@@ -3,12 +3,12 @@
 
 #include "app/box/box_pictures.h"
 #include "app/plots/plot.h"
+#include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/job/box_edit.h"
 #include "core/text/number.h"
 
-#include <QHeaderView>
 #include <QLabel>
 #include <QPushButton>
 #include <QTableWidget>
@@ -47,18 +47,11 @@ ChoosePage::ChoosePage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("choose_page"));
     schools_ = wrappedLabel(this, QStringLiteral("choose_schools"), 11.0, QFont::DemiBold);
     reason_ = wrappedLabel(this, QStringLiteral("choose_reason"));
-    table_ = new QTableWidget(0, 6, this);
-    table_->setObjectName(QStringLiteral("choose_table"));
-    table_->setAccessibleName(tr("Candidates"));
-    table_->setHorizontalHeaderLabels(
+    table_ = readTable(
+        this,
+        QStringLiteral("choose_table"),
+        tr("Candidates"),
         {tr("Box"), tr("Volume"), tr("Tuned"), tr("f3 / f6 / f10, Hz"), tr("Peak"), tr("Loudest")});
-    table_->verticalHeader()->hide();
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setTabKeyNavigation(false);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
     take_ = new QPushButton(tr("Make it this box"), this);
     take_->setObjectName(QStringLiteral("choose_take"));
     plot_ = new Plot(PlotKind::level, QStringLiteral("choose_plot"), tr("Candidates"), this);

@@ -43,13 +43,11 @@ MapPage::MapPage(QWidget* parent) : QWidget(parent) {
                               text::Unit unit,
                               const char* name,
                               const QString& accessible) {
-        auto* f = new QuantityField(quantity, unit, this);
-        f->setObjectName(QLatin1String(name));
-        f->setAccessibleName(accessible);
+        auto* f = quantityField(this, quantity, unit, QLatin1String(name), accessible);
         f->setMayBeEmpty(true);
         f->setPlaceholderText(QStringLiteral("–"));
         f->setFixedWidth(90);
-        connect(f, &QuantityField::problemChanged, verdict_, &QLabel::setText);
+        tellProblems(f, verdict_);
         return f;
     };
     f3_ = field(q::f3, text::Unit::hertz, "map_f3", tr("Wish: f3 no higher than"));
@@ -162,22 +160,12 @@ void MapPage::draw() {
     if (!shown_.map) {
         return;
     }
-    std::size_t good = 0;
-    std::array<std::size_t, 6> failed{};
-    for (const box::Qualities& q : shown_.map->boxes) {
-        const box::Wish wish = box::failedWish(q, shown_.wishes);
-        good += wish == box::Wish::none ? 1U : 0U;
-        ++failed.at(static_cast<std::size_t>(wish));
-    }
-    if (good > 0) {
-        verdict_->setText(
-            tr("%1 % of these boxes grant all wishes.").arg(100 * good / shown_.map->boxes.size()));
-    } else {
-        failed[0] = 0;
-        const auto most = std::ranges::max_element(failed) - failed.begin();
-        verdict_->setText(tr("▲ No box grants all wishes; most fail at: %1.")
-                              .arg(wishName(static_cast<box::Wish>(most))));
-    }
+    const box::MapVerdict verdict = box::verdictOf(*shown_.map, shown_.wishes);
+    verdict_->setText(verdict.granted > 0.0
+                          ? tr("%1 % of these boxes grant all wishes.")
+                                .arg(std::max(1, static_cast<int>(100.0 * verdict.granted)))
+                          : tr("▲ No box grants all wishes; most fail at: %1.")
+                                .arg(wishName(verdict.mostFailed)));
     tell(shown_.Vb, shown_.fb);
 }
 

@@ -325,6 +325,33 @@ void MapView::paintNames(QPainter& painter,
     }
 }
 
+void MapView::paintLowest(QPainter& painter) const {
+    const auto line = box::lowestOf(*shown_.map, shown_.wishes);
+    if (line.size() < 2) {
+        return;
+    }
+    QPolygonF path;
+    // Every fourth and the last: the map's steps of tuning are not steps of the matter.
+    constexpr std::size_t stride = 4;
+    for (std::size_t i = 0; i < line.size(); i += stride) {
+        path << at(line[i].Vb, line[i].fb);
+    }
+    path << at(line.back().Vb, line.back().fb);
+    // A pale seam keeps it apart from shade, hatch and contours.
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(theme().sheet, 4.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+    painter.drawPolyline(path);
+    painter.setPen(QPen(theme().ink, 2.2, Qt::DotLine, Qt::RoundCap, Qt::RoundJoin));
+    painter.drawPolyline(path);
+    painter.setFont(font());
+    const QString text = tr("lowest f3 at each volume");
+    QRectF box = painter.fontMetrics().boundingRect(text);
+    box.moveCenter(path.last() + QPointF(-0.5 * box.width() - 12.0, 30.0));
+    box = clearOfMarks(box);
+    painter.fillRect(box.adjusted(-3, -1, 3, 1), theme().sheet);
+    painter.drawText(box, Qt::AlignCenter, text);
+}
+
 void MapView::paintAxes(QPainter& painter) const {
     const auto& m = *shown_.map;
     const QRectF f = field();
@@ -411,6 +438,7 @@ void MapView::paintEvent(QPaintEvent* /*event*/) {
     painter.setClipRect(field());
     const auto names = paintHatch(painter);
     paintContours(painter);
+    paintLowest(painter);
     paintNames(painter, names);
     painter.restore();
     paintAxes(painter);

@@ -61,6 +61,7 @@ private:
     /// Shades out what fails a wish; where the name of each such region belongs.
     [[nodiscard]] std::vector<std::pair<QPointF, QString>> paintHatch(QPainter& painter) const;
     void paintNames(QPainter& painter, const std::vector<std::pair<QPointF, QString>>& names) const;
+    void paintLowest(QPainter& painter) const;
     void paintAxes(QPainter& painter) const;
     void paintMarks(QPainter& painter) const;
 

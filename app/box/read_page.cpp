@@ -12,7 +12,6 @@
 #include "core/text/sentence.h"
 
 #include <QComboBox>
-#include <QHeaderView>
 #include <QLabel>
 #include <QPushButton>
 #include <QTableWidget>
@@ -42,15 +41,11 @@ ReadPage::ReadPage(QWidget* parent) : QWidget(parent) {
         narrowCombo(this, QStringLiteral("read_take"), tr("Impedance take made in the box"), 20);
     verdict_ = wrappedLabel(this, QStringLiteral("read_verdict"), 11.0, QFont::DemiBold);
     notes_ = wrappedLabel(this, QStringLiteral("read_notes"));
-    table_ = new QTableWidget(0, 3, this);
-    table_->setObjectName(QStringLiteral("read_table"));
-    table_->setAccessibleName(tr("What the curve tells, with 95 % limits"));
-    table_->setHorizontalHeaderLabels({tr("Figure"), tr("From the curve, 95 %"), tr("Expected")});
-    table_->verticalHeader()->hide();
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setTabKeyNavigation(false);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
+    table_ = readTable(this,
+                       QStringLiteral("read_table"),
+                       tr("What the curve tells, with 95 % limits"),
+                       {tr("Figure"), tr("From the curve, 95 %"), tr("Expected")},
+                       1);
     use_ = new QPushButton(tr("Use its losses in the model"), this);
     use_->setObjectName(QStringLiteral("read_use"));
     open_ = new QPushButton(tr("Open a table …"), this);

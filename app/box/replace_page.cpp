@@ -3,11 +3,11 @@
 
 #include "app/box/box_pictures.h"
 #include "app/plots/plot.h"
+#include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/text/fields.h"
 
-#include <QHeaderView>
 #include <QLabel>
 #include <QTableWidget>
 #include <QVBoxLayout>
@@ -35,23 +35,16 @@ QString verdictWords(box::Suits suits) {
 ReplacePage::ReplacePage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("replace_page"));
     told_ = wrappedLabel(this, QStringLiteral("replace_told"));
-    table_ = new QTableWidget(0, 7, this);
-    table_->setObjectName(QStringLiteral("replace_table"));
-    table_->setAccessibleName(tr("Drivers of the library in this box"));
-    table_->setHorizontalHeaderLabels({tr("Driver"),
-                                       tr("In this box"),
-                                       tr("Points"),
-                                       tr("f3"),
-                                       tr("Peak"),
-                                       tr("Level"),
-                                       tr("Retuned")});
-    table_->verticalHeader()->hide();
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setTabKeyNavigation(false);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+    table_ = readTable(this,
+                       QStringLiteral("replace_table"),
+                       tr("Drivers of the library in this box"),
+                       {tr("Driver"),
+                        tr("In this box"),
+                        tr("Points"),
+                        tr("f3"),
+                        tr("Peak"),
+                        tr("Level"),
+                        tr("Retuned")});
     why_ = wrappedLabel(this, QStringLiteral("replace_why"));
     why_->setMinimumHeight(54);
     why_->setAlignment(Qt::AlignTop);
@@ -83,10 +76,11 @@ void ReplacePage::display(const BoxSight& b) {
     study_ =
         job::replacementsInBox(job, b.cabinet, b.enclosure, b.result, driver::shippedLibrary());
     const job::Driver* old = job::findDriver(job, b.enclosure.driver);
-    told_->setText(tr("What %1 gives in this box is what the others are held against: f3, level, "
-                      "resistance, how loud. 80 points fit, 50 with changes; the weights are "
-                      "judgement, not measurement.")
-                       .arg(old == nullptr ? QString{} : words(old->name)));
+    told_->setText(
+        tr("What %1 gives in this box is what the library's drivers, by their sheets, are "
+           "held against: f3, level, resistance, how loud. 80 points fit, 50 with "
+           "changes; the weights are judgement, not measurement.")
+            .arg(old == nullptr ? QString{} : words(old->name)));
     table_->setRowCount(static_cast<int>(study_.candidates.size()));
     for (std::size_t i = 0; i < study_.candidates.size(); ++i) {
         const job::InThisBox& c = study_.candidates[i];

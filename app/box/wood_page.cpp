@@ -11,7 +11,6 @@
 #include "core/text/number.h"
 
 #include <QComboBox>
-#include <QHeaderView>
 #include <QLabel>
 #include <QPainter>
 #include <QPushButton>
@@ -125,18 +124,12 @@ WoodPage::WoodPage(QWidget* parent) : QWidget(parent) {
     brace_->setObjectName(QStringLiteral("wood_brace"));
     panels_ = wrappedLabel(this, QStringLiteral("wood_panels"));
     modes_ = wrappedLabel(this, QStringLiteral("wood_modes"));
-    cuts_ = new QTableWidget(0, 4, this);
-    cuts_->setObjectName(QStringLiteral("wood_cuts"));
-    cuts_->setAccessibleName(tr("Cut list"));
-    cuts_->setHorizontalHeaderLabels({tr("Board"), QStringLiteral("×"), tr("Size"), tr("Thick")});
-    cuts_->verticalHeader()->hide();
-    cuts_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    cuts_->setTabKeyNavigation(false);
-    cuts_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    cuts_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
-    kerf_ = new QuantityField(cut, text::Unit::metre, this);
-    kerf_->setObjectName(QStringLiteral("wood_kerf"));
-    kerf_->setAccessibleName(tr("Width of the saw's cut"));
+    cuts_ = readTable(this,
+                      QStringLiteral("wood_cuts"),
+                      tr("Cut list"),
+                      {tr("Board"), QStringLiteral("×"), tr("Size"), tr("Thick")});
+    kerf_ = quantityField(
+        this, cut, text::Unit::metre, QStringLiteral("wood_kerf"), tr("Width of the saw's cut"));
     kerf_->setLengths(Lengths::metric);
     kerf_->setValue(0.003);
     kerf_->setFixedWidth(80);
@@ -150,7 +143,7 @@ WoodPage::WoodPage(QWidget* parent) : QWidget(parent) {
     left->addWidget(headingLabel(this, tr("Wood")));
     left->addWidget(fields_);
     left->addWidget(sum_);
-    left->addWidget(headingLabel(this, tr("Panels sing between")));
+    left->addWidget(headingLabel(this, tr("Panels sing between (boards differ by ±20 %)")));
     left->addWidget(panels_);
     left->addWidget(headingLabel(this, tr("The air inside stands at, heard by")));
     left->addWidget(modes_);
@@ -194,9 +187,7 @@ void WoodPage::buildFields() {
                               text::Unit unit,
                               const char* name,
                               const QString& accessible) {
-        auto* f = new QuantityField(quantity, unit, fields_);
-        f->setObjectName(QLatin1String(name));
-        f->setAccessibleName(accessible);
+        auto* f = quantityField(fields_, quantity, unit, QLatin1String(name), accessible);
         connect(f, &QuantityField::problemChanged, this, [this](const QString& problem) {
             if (!problem.isEmpty()) {
                 advice_->setText(QStringLiteral("▲ ") + problem);
@@ -219,11 +210,8 @@ void WoodPage::buildFields() {
     driver_->setMayBeEmpty(true);
     driver_->setPlaceholderText(tr("usual"));
     network_ = field(taken, U::none, "wood_network", tr("Volume of the network, l"));
-    braces_ = new QSpinBox(fields_);
-    braces_->setObjectName(QStringLiteral("wood_braces"));
-    braces_->setAccessibleName(tr("Braces"));
     constexpr int most = 12;
-    braces_->setRange(0, most);
+    braces_ = countField(fields_, QStringLiteral("wood_braces"), tr("Braces"), {0, most});
     material_ = narrowCombo(fields_, QStringLiteral("wood_material"), tr("Material"), 9);
     for (const box::Material& m : box::materials()) {
         material_->addItem(words(m.name), words(m.name));
@@ -266,14 +254,7 @@ void WoodPage::buildFields() {
         change([v](job::Enclosure& e) { e.crossoverVolume = v; });
     });
     connect(braces_, &QSpinBox::valueChanged, this, [this](int n) {
-        change([n, this](job::Enclosure& e) {
-            const double room =
-                height_->value() - 2.0 * e.panel - (e.dead > 0.0 ? e.dead + e.panel : 0.0);
-            e.braces.clear();
-            for (int i = 1; i <= n; ++i) {
-                e.braces.push_back(room * i / (n + 1));
-            }
-        });
+        change([n, this](job::Enclosure& e) { e.braces = job::evenBraces(clearHeight_, n); });
     });
     connect(material_, &QComboBox::currentIndexChanged, this, [this] {
         change([this](job::Enclosure& e) {
@@ -336,6 +317,7 @@ void WoodPage::display(const BoxSight& b) {
                                                : QStringLiteral("▲ ") + spoken(b.result.problem));
         return;
     }
+    clearHeight_ = b.result.volumes.inside.height;
     sum_->setText(volumeWords(b.result.volumes));
     tellModes(b);
     showCuts(b);

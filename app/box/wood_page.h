@@ -66,6 +66,7 @@ private:
     std::vector<box::Board> boards_;
     std::vector<double> advised_;
     bool inch_{};
+    double clearHeight_{1.0}; ///< m, of the chamber inside
     bool filling_{};
     QWidget* fields_{};
     QuantityField* height_{};

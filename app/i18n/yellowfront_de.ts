@@ -3513,6 +3513,26 @@ Ohm gegen den Aufdruck.</translation>
         <source>choose another volume</source>
         <translation>ein anderes Volumen wählen</translation>
     </message>
+    <message>
+        <source>Basket and magnet take a usual volume for the driver&apos;s size, ±50 %.</source>
+        <translation>Korb und Magnet nehmen ein für die Größe des Treibers übliches Volumen ein, ±50 %.</translation>
+    </message>
+    <message>
+        <source>QL 7 is a usual loss, not this box&apos;s: a take made in it knows, read it back.</source>
+        <translation>QL 7 ist ein üblicher Verlust, nicht der dieses Gehäuses: eine Messung darin weiß es, zurücklesen.</translation>
+    </message>
+    <message>
+        <source>QL 7 is a usual loss, not this box&apos;s: sweep the driver in it to know.</source>
+        <translation>QL 7 ist ein üblicher Verlust, nicht der dieses Gehäuses: den Treiber darin durchmessen, um es zu wissen.</translation>
+    </message>
+    <message>
+        <source>What the filling does to volume and loss are usual figures.</source>
+        <translation>Was die Füllung an Volumen und Verlust ändert, sind übliche Werte.</translation>
+    </message>
+    <message>
+        <source>A slot as wide as the box has walls beside its mouth: its tuning is off by up to 8 %. Sweep it.</source>
+        <translation>Ein Schlitz so breit wie das Gehäuse hat Wände neben seiner Mündung: seine Abstimmung liegt bis zu 8 % daneben. Durchmessen.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -3857,6 +3877,97 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::BoxFields</name>
+    <message>
+        <source>Drive</source>
+        <translation>Spannung</translation>
+    </message>
+    <message>
+        <source>Drive as power into Re</source>
+        <translation>Spannung als Leistung in Re</translation>
+    </message>
+    <message>
+        <source>Front chamber&apos;s share</source>
+        <translation>Anteil der vorderen Kammer</translation>
+    </message>
+    <message>
+        <source>Filling</source>
+        <translation>Füllung</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>lined</source>
+        <translation>belegt</translation>
+    </message>
+    <message>
+        <source>half</source>
+        <translation>halb</translation>
+    </message>
+    <message>
+        <source>full</source>
+        <translation>voll</translation>
+    </message>
+    <message>
+        <source>drive</source>
+        <translation>Spannung</translation>
+    </message>
+    <message>
+        <source>filling</source>
+        <translation>Füllung</translation>
+    </message>
+    <message>
+        <source>in front, %</source>
+        <translation>vorn, %</translation>
+    </message>
+    <message>
+        <source>Sd, cm²</source>
+        <translation>Sd, cm²</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s area, cm²</source>
+        <translation>Fläche der Passivmembran, cm²</translation>
+    </message>
+    <message>
+        <source>its fs</source>
+        <translation>ihr fs</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s own resonance</source>
+        <translation>Eigene Resonanz der Passivmembran</translation>
+    </message>
+    <message>
+        <source>Vas, l</source>
+        <translation>Vas, l</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s equivalent volume, l</source>
+        <translation>Äquivalentvolumen der Passivmembran, l</translation>
+    </message>
+    <message>
+        <source>Radiator&apos;s mechanical Q</source>
+        <translation>Mechanisches Q der Passivmembran</translation>
+    </message>
+    <message>
+        <source>added, g</source>
+        <translation>Zusatz, g</translation>
+    </message>
+    <message>
+        <source>Mass added to each radiator, g</source>
+        <translation>Zusatzmasse je Passivmembran, g</translation>
+    </message>
+    <message>
+        <source>Radiators alike</source>
+        <translation>Gleiche Passivmembranen</translation>
+    </message>
+    <message>
+        <source>radiators</source>
+        <translation>Passivmembranen</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::BoxPage</name>
     <message>
         <source>Response</source>
@@ -3905,230 +4016,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Let cone and air move</source>
         <translation>Membran und Luft sich bewegen lassen</translation>
-    </message>
-    <message>
-        <source>Port&apos;s diameter</source>
-        <translation>Durchmesser des Rohrs</translation>
-    </message>
-    <message>
-        <source>Port&apos;s length</source>
-        <translation>Länge des Rohrs</translation>
-    </message>
-    <message>
-        <source>Tuning of the box</source>
-        <translation>Abstimmung des Gehäuses</translation>
-    </message>
-    <message>
-        <source>Rounding of its mouth</source>
-        <translation>Rundung seiner Mündung</translation>
-    </message>
-    <message>
-        <source>Drive</source>
-        <translation>Spannung</translation>
-    </message>
-    <message>
-        <source>Ports alike</source>
-        <translation>Gleiche Rohre</translation>
-    </message>
-    <message>
-        <source>Where the port leads</source>
-        <translation>Wohin das Rohr führt</translation>
-    </message>
-    <message>
-        <source>front</source>
-        <translation>vorn</translation>
-    </message>
-    <message>
-        <source>back</source>
-        <translation>hinten</translation>
-    </message>
-    <message>
-        <source>bent</source>
-        <translation>gebogen</translation>
-    </message>
-    <message>
-        <source>Filling</source>
-        <translation>Füllung</translation>
-    </message>
-    <message>
-        <source>none</source>
-        <translation>keine</translation>
-    </message>
-    <message>
-        <source>lined</source>
-        <translation>belegt</translation>
-    </message>
-    <message>
-        <source>half</source>
-        <translation>halb</translation>
-    </message>
-    <message>
-        <source>full</source>
-        <translation>voll</translation>
-    </message>
-    <message>
-        <source>New port&apos;s diameter</source>
-        <translation>Durchmesser des neuen Rohrs</translation>
-    </message>
-    <message>
-        <source>New port&apos;s rounding</source>
-        <translation>Rundung des neuen Rohrs</translation>
-    </message>
-    <message>
-        <source>Swap</source>
-        <translation>Tauschen</translation>
-    </message>
-    <message>
-        <source>Another tube in its place, the tuning kept, what it displaces included.</source>
-        <translation>Ein anderes Rohr an seiner Stelle, die Abstimmung bleibt, was es verdrängt eingerechnet.</translation>
-    </message>
-    <message>
-        <source>drive</source>
-        <translation>Spannung</translation>
-    </message>
-    <message>
-        <source>filling</source>
-        <translation>Füllung</translation>
-    </message>
-    <message>
-        <source>length</source>
-        <translation>Länge</translation>
-    </message>
-    <message>
-        <source>tuned</source>
-        <translation>Abstimmung</translation>
-    </message>
-    <message>
-        <source>rounded</source>
-        <translation>gerundet</translation>
-    </message>
-    <message>
-        <source>through</source>
-        <translation>nach</translation>
-    </message>
-    <message>
-        <source>swap for d</source>
-        <translation>tauschen gegen d</translation>
-    </message>
-    <message>
-        <source>▲ no length keeps the tuning</source>
-        <translation>▲ keine Länge hält die Abstimmung</translation>
-    </message>
-    <message>
-        <source>→ %1</source>
-        <translation>→ %1</translation>
-    </message>
-    <message>
-        <source>exact, with all it displaces: %1
-by the workshop&apos;s 0.732 d for both ends: %2
-by the areas alone: %3</source>
-        <translation>genau, mit allem, was es verdrängt: %1
-nach der Werkstattregel 0,732 d für beide Enden: %2
-nach den Flächen allein: %3</translation>
-    </message>
-    <message>
-        <source>Drive as power into Re</source>
-        <translation>Spannung als Leistung in Re</translation>
-    </message>
-    <message>
-        <source>Slot&apos;s width</source>
-        <translation>Breite des Schlitzes</translation>
-    </message>
-    <message>
-        <source>Slot&apos;s height</source>
-        <translation>Höhe des Schlitzes</translation>
-    </message>
-    <message>
-        <source>Port&apos;s height above the floor</source>
-        <translation>Höhe des Rohrs über dem Boden</translation>
-    </message>
-    <message>
-        <source>Front chamber&apos;s share</source>
-        <translation>Anteil der vorderen Kammer</translation>
-    </message>
-    <message>
-        <source>Which port</source>
-        <translation>Welches Rohr</translation>
-    </message>
-    <message>
-        <source>Shape of the port</source>
-        <translation>Form des Rohrs</translation>
-    </message>
-    <message>
-        <source>round</source>
-        <translation>rund</translation>
-    </message>
-    <message>
-        <source>slot</source>
-        <translation>Schlitz</translation>
-    </message>
-    <message>
-        <source>Another port</source>
-        <translation>Noch ein Rohr</translation>
-    </message>
-    <message>
-        <source>Take this port away</source>
-        <translation>Dieses Rohr wegnehmen</translation>
-    </message>
-    <message>
-        <source>port</source>
-        <translation>Rohr</translation>
-    </message>
-    <message>
-        <source>at height</source>
-        <translation>in Höhe</translation>
-    </message>
-    <message>
-        <source>Sd, cm²</source>
-        <translation>Sd, cm²</translation>
-    </message>
-    <message>
-        <source>Radiator&apos;s area, cm²</source>
-        <translation>Fläche der Passivmembran, cm²</translation>
-    </message>
-    <message>
-        <source>its fs</source>
-        <translation>ihr fs</translation>
-    </message>
-    <message>
-        <source>Radiator&apos;s own resonance</source>
-        <translation>Eigene Resonanz der Passivmembran</translation>
-    </message>
-    <message>
-        <source>Vas, l</source>
-        <translation>Vas, l</translation>
-    </message>
-    <message>
-        <source>Radiator&apos;s equivalent volume, l</source>
-        <translation>Äquivalentvolumen der Passivmembran, l</translation>
-    </message>
-    <message>
-        <source>Radiator&apos;s mechanical Q</source>
-        <translation>Mechanisches Q der Passivmembran</translation>
-    </message>
-    <message>
-        <source>added, g</source>
-        <translation>Zusatz, g</translation>
-    </message>
-    <message>
-        <source>Mass added to each radiator, g</source>
-        <translation>Zusatzmasse je Passivmembran, g</translation>
-    </message>
-    <message>
-        <source>Radiators alike</source>
-        <translation>Gleiche Passivmembranen</translation>
-    </message>
-    <message>
-        <source>radiators</source>
-        <translation>Passivmembranen</translation>
-    </message>
-    <message>
-        <source>rear</source>
-        <translation>hinten</translation>
-    </message>
-    <message>
-        <source>in front, %</source>
-        <translation>vorn, %</translation>
     </message>
 </context>
 <context>
@@ -6895,6 +6782,10 @@ nach den Flächen allein: %3</translation>
         <source>being computed …</source>
         <translation>wird berechnet …</translation>
     </message>
+    <message>
+        <source>lowest f3 at each volume</source>
+        <translation>tiefstes f3 je Volumen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::MeasureStage</name>
@@ -7943,6 +7834,145 @@ nach den Flächen allein: %3</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::PortFields</name>
+    <message>
+        <source>Port&apos;s diameter</source>
+        <translation>Durchmesser des Rohrs</translation>
+    </message>
+    <message>
+        <source>Port&apos;s length</source>
+        <translation>Länge des Rohrs</translation>
+    </message>
+    <message>
+        <source>Tuning of the box</source>
+        <translation>Abstimmung des Gehäuses</translation>
+    </message>
+    <message>
+        <source>Rounding of its mouth</source>
+        <translation>Rundung seiner Mündung</translation>
+    </message>
+    <message>
+        <source>Slot&apos;s width</source>
+        <translation>Breite des Schlitzes</translation>
+    </message>
+    <message>
+        <source>Slot&apos;s height</source>
+        <translation>Höhe des Schlitzes</translation>
+    </message>
+    <message>
+        <source>Port&apos;s height above the floor</source>
+        <translation>Höhe des Rohrs über dem Boden</translation>
+    </message>
+    <message>
+        <source>New port&apos;s diameter</source>
+        <translation>Durchmesser des neuen Rohrs</translation>
+    </message>
+    <message>
+        <source>New port&apos;s rounding</source>
+        <translation>Rundung des neuen Rohrs</translation>
+    </message>
+    <message>
+        <source>Which port</source>
+        <translation>Welches Rohr</translation>
+    </message>
+    <message>
+        <source>Shape of the port</source>
+        <translation>Form des Rohrs</translation>
+    </message>
+    <message>
+        <source>round</source>
+        <translation>rund</translation>
+    </message>
+    <message>
+        <source>slot</source>
+        <translation>Schlitz</translation>
+    </message>
+    <message>
+        <source>Where the port leads</source>
+        <translation>Wohin das Rohr führt</translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation>vorn</translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation>hinten</translation>
+    </message>
+    <message>
+        <source>Another port</source>
+        <translation>Noch ein Rohr</translation>
+    </message>
+    <message>
+        <source>Take this port away</source>
+        <translation>Dieses Rohr wegnehmen</translation>
+    </message>
+    <message>
+        <source>Ports alike</source>
+        <translation>Gleiche Rohre</translation>
+    </message>
+    <message>
+        <source>bent</source>
+        <translation>gebogen</translation>
+    </message>
+    <message>
+        <source>Swap</source>
+        <translation>Tauschen</translation>
+    </message>
+    <message>
+        <source>Another tube in its place, the tuning kept, what it displaces included.</source>
+        <translation>Ein anderes Rohr an seiner Stelle, die Abstimmung bleibt, was es verdrängt eingerechnet.</translation>
+    </message>
+    <message>
+        <source>port</source>
+        <translation>Rohr</translation>
+    </message>
+    <message>
+        <source>length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>tuned</source>
+        <translation>Abstimmung</translation>
+    </message>
+    <message>
+        <source>rounded</source>
+        <translation>gerundet</translation>
+    </message>
+    <message>
+        <source>through</source>
+        <translation>nach</translation>
+    </message>
+    <message>
+        <source>at height</source>
+        <translation>in Höhe</translation>
+    </message>
+    <message>
+        <source>swap for d</source>
+        <translation>tauschen gegen d</translation>
+    </message>
+    <message>
+        <source>▲ no length keeps the tuning</source>
+        <translation>▲ keine Länge hält die Abstimmung</translation>
+    </message>
+    <message>
+        <source>→ %1</source>
+        <translation>→ %1</translation>
+    </message>
+    <message>
+        <source>exact, with all it displaces: %1
+by the workshop&apos;s 0.732 d for both ends: %2
+by the areas alone: %3</source>
+        <translation>genau, mit allem, was es verdrängt: %1
+nach der Werkstattregel 0,732 d für beide Enden: %2
+nach den Flächen allein: %3</translation>
+    </message>
+    <message>
+        <source>rear</source>
+        <translation>hinten</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::PracticePage</name>
     <message>
         <source>Practise</source>
@@ -8683,10 +8713,6 @@ nach den Flächen allein: %3</translation>
         <translation>Neu abgestimmt</translation>
     </message>
     <message>
-        <source>What %1 gives in this box is what the others are held against: f3, level, resistance, how loud. 80 points fit, 50 with changes; the weights are judgement, not measurement.</source>
-        <translation>Was %1 in diesem Gehäuse leistet, daran werden die anderen gemessen: f3, Pegel, Widerstand, Lautstärke. 80 Punkte passen, 50 mit Änderungen; die Gewichte sind Urteil, nicht Messung.</translation>
-    </message>
-    <message>
         <source>port closed</source>
         <translation>Rohr zu</translation>
     </message>
@@ -8701,6 +8727,10 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>both at the drive of this box, 1 m, half space</source>
         <translation>beide bei der Spannung dieses Gehäuses, 1 m, Halbraum</translation>
+    </message>
+    <message>
+        <source>What %1 gives in this box is what the library&apos;s drivers, by their sheets, are held against: f3, level, resistance, how loud. 80 points fit, 50 with changes; the weights are judgement, not measurement.</source>
+        <translation>Was %1 in diesem Gehäuse leistet, daran werden die Treiber der Bibliothek nach ihren Datenblättern gemessen: f3, Pegel, Widerstand, Lautstärke. 80 Punkte passen, 50 mit Änderungen; die Gewichte sind Urteil, nicht Messung.</translation>
     </message>
 </context>
 <context>
@@ -9414,10 +9444,6 @@ nach den Flächen allein: %3</translation>
         <translation>Holz</translation>
     </message>
     <message>
-        <source>Panels sing between</source>
-        <translation>Wände klingen zwischen</translation>
-    </message>
-    <message>
         <source>The air inside stands at, heard by</source>
         <translation>Die Luft innen steht bei, gehört von</translation>
     </message>
@@ -9568,6 +9594,10 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>Save the cut list</source>
         <translation>Zuschnitt speichern</translation>
+    </message>
+    <message>
+        <source>Panels sing between (boards differ by ±20 %)</source>
+        <translation>Die Wände klingen zwischen (Platten weichen um ±20 % ab)</translation>
     </message>
 </context>
 <context>

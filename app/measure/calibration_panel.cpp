@@ -52,13 +52,11 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
                               const QString& name,
                               const QString& accessible,
                               std::optional<double> value) {
-        auto* f = new QuantityField(quantity, unit, this);
-        f->setObjectName(name);
-        f->setAccessibleName(accessible);
+        auto* f = quantityField(this, quantity, unit, name, accessible);
         f->setMayBeEmpty(!value);
         f->setValue(value);
         f->setMaximumWidth(90);
-        connect(f, &QuantityField::problemChanged, told_, &QLabel::setText);
+        tellProblems(f, told_);
         return f;
     };
     constexpr double usualLoad = 10.0;       // Ω

@@ -45,15 +45,11 @@ HandPage::HandPage(QWidget* parent) : QWidget(parent) {
                               const QString& name,
                               const QString& accessible,
                               bool empty = true) {
-        auto* f = new QuantityField(quantity, unit, this);
-        f->setObjectName(name);
-        f->setAccessibleName(accessible);
+        auto* f = quantityField(this, quantity, unit, name, accessible);
         f->setMayBeEmpty(empty);
         f->setMinimumWidth(84);
         f->setMaximumWidth(110);
-        connect(f, &QuantityField::problemChanged, this, [this](const QString& problem) {
-            told_->setText(problem);
-        });
+        tellProblems(f, told_);
         return f;
     };
     sense_ = field(

@@ -57,9 +57,7 @@ MergePage::MergePage(QWidget* parent) : QWidget(parent) {
                               text::Unit unit,
                               const QString& name,
                               const QString& accessible) {
-        auto* f = new QuantityField(quantity, unit, this);
-        f->setObjectName(name);
-        f->setAccessibleName(accessible);
+        auto* f = quantityField(this, quantity, unit, name, accessible);
         f->setMayBeEmpty(true);
         f->setMaximumWidth(110);
         connect(f, &QuantityField::valueChanged, this, &MergePage::again);
@@ -71,11 +69,8 @@ MergePage::MergePage(QWidget* parent) : QWidget(parent) {
         return f;
     };
     const auto count = [this](const QString& name, const QString& accessible) {
-        auto* box = new QSpinBox(this);
-        box->setObjectName(name);
-        box->setAccessibleName(accessible);
         constexpr int most = 16;
-        box->setRange(1, most);
+        auto* box = countField(this, name, accessible, {1, most});
         box->setMaximumWidth(70);
         connect(box, &QSpinBox::valueChanged, this, &MergePage::again);
         return box;

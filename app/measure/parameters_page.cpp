@@ -17,7 +17,6 @@
 
 #include <QComboBox>
 #include <QGridLayout>
-#include <QHeaderView>
 #include <QLabel>
 #include <QLocale>
 #include <QTableWidget>
@@ -102,16 +101,11 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
                      QStringLiteral("parameters_plot"),
                      tr("Impedance and its model"),
                      this);
-    table_ = new QTableWidget(0, 3, this);
-    table_->setObjectName(QStringLiteral("parameters_table"));
-    table_->setAccessibleName(tr("Parameters with their 95 % limits"));
-    table_->setHorizontalHeaderLabels({tr("Figure"), tr("Measured, 95 %"), tr("Printed")});
-    table_->verticalHeader()->hide();
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setTabKeyNavigation(false); // Tab goes on to the next control
-    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
-    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::ResizeToContents);
+    table_ = readTable(this,
+                       QStringLiteral("parameters_table"),
+                       tr("Parameters with their 95 % limits"),
+                       {tr("Figure"), tr("Measured, 95 %"), tr("Printed")},
+                       1);
     told_ = wrappedLabel(this, QStringLiteral("parameters_told"));
     vas_ = wrappedLabel(this, QStringLiteral("parameters_vas"));
     printed_ = wrappedLabel(this, QStringLiteral("parameters_printed"));
@@ -127,9 +121,7 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
                               text::Unit unit,
                               const QString& name,
                               const QString& accessible) {
-        auto* f = new QuantityField(quantity, unit, this);
-        f->setObjectName(name);
-        f->setAccessibleName(accessible);
+        auto* f = quantityField(this, quantity, unit, name, accessible);
         f->setMayBeEmpty(true);
         f->setPlaceholderText(QStringLiteral("–"));
         f->setMinimumWidth(72);
@@ -137,7 +129,7 @@ ParametersPage::ParametersPage(TakeWorks* works, QWidget* parent) : QWidget(pare
             showVas();
             showBand();
         });
-        connect(f, &QuantityField::problemChanged, vas_, &QLabel::setText);
+        tellProblems(f, vas_);
         return f;
     };
     Sd_ =

@@ -49,9 +49,7 @@ QuantityField* field(QWidget* parent,
                      const QString& name,
                      const QString& accessible,
                      double value) {
-    auto* f = new QuantityField(quantity, unit, parent);
-    f->setObjectName(name);
-    f->setAccessibleName(accessible);
+    auto* f = quantityField(parent, quantity, unit, name, accessible);
     f->setValue(value);
     f->setMaximumWidth(110);
     return f;
@@ -80,10 +78,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     plane_->addItems({tr("right +, left −"), tr("up +, down −")});
     const auto number =
         [this](const QString& name, const QString& accessible, int low, int high, int value) {
-            auto* box = new QSpinBox(this);
-            box->setObjectName(name);
-            box->setAccessibleName(accessible);
-            box->setRange(low, high);
+            auto* box = countField(this, name, accessible, {low, high});
             box->setValue(value);
             return box;
         };

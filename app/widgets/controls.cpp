@@ -3,7 +3,10 @@
 
 #include <QComboBox>
 #include <QHBoxLayout>
+#include <QHeaderView>
 #include <QLabel>
+#include <QSpinBox>
+#include <QTableWidget>
 #include <QToolButton>
 
 namespace yf::app {
@@ -16,6 +19,37 @@ narrowCombo(QWidget* parent, const QString& name, const QString& accessible, int
     box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     box->setMinimumContentsLength(letters);
     return box;
+}
+
+QSpinBox* countField(QWidget* parent,
+                     const QString& name,
+                     const QString& accessible,
+                     const std::pair<int, int>& limits) {
+    auto* box = new QSpinBox(parent);
+    box->setObjectName(name);
+    box->setAccessibleName(accessible);
+    box->setRange(limits.first, limits.second);
+    return box;
+}
+
+QTableWidget* readTable(QWidget* parent,
+                        const QString& name,
+                        const QString& accessible,
+                        const QStringList& columns,
+                        int wide) {
+    auto* table = new QTableWidget(0, static_cast<int>(columns.size()), parent);
+    table->setObjectName(name);
+    table->setAccessibleName(accessible);
+    table->setHorizontalHeaderLabels(columns);
+    table->verticalHeader()->hide();
+    table->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table->setSelectionMode(QAbstractItemView::SingleSelection);
+    // Tab leads on to the next control, the arrows from row to row.
+    table->setTabKeyNavigation(false);
+    table->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    table->horizontalHeader()->setSectionResizeMode(wide, QHeaderView::Stretch);
+    return table;
 }
 
 QToolButton* chip(QWidget* parent, const QString& name, const QString& text) {

@@ -5,6 +5,7 @@
 #include "app/widgets/words.h"
 #include "core/text/sentence.h"
 
+#include <QLabel>
 #include <QLocale>
 
 namespace yf::app {
@@ -124,6 +125,21 @@ void QuantityField::say(const QString& problem) {
                       ? QString{}
                       : QStringLiteral("border:2px solid %1").arg(theme().stop.name()));
     Q_EMIT problemChanged(problem_);
+}
+
+QuantityField* quantityField(QWidget* parent,
+                             const quantity::Quantity& quantity,
+                             text::Unit unit,
+                             const QString& name,
+                             const QString& accessible) {
+    auto* field = new QuantityField(quantity, unit, parent);
+    field->setObjectName(name);
+    field->setAccessibleName(accessible);
+    return field;
+}
+
+void tellProblems(const QuantityField* field, QLabel* label) {
+    QObject::connect(field, &QuantityField::problemChanged, label, &QLabel::setText);
 }
 
 } // namespace yf::app

@@ -8,6 +8,8 @@
 
 #include <optional>
 
+class QLabel;
+
 namespace yf::app {
 
 /// How lengths are shown and what a bare number means: millimetres or inches.
@@ -58,5 +60,15 @@ private:
     std::optional<double> value_;
     QString problem_;
 };
+
+/// A field with the names by which tests and screen readers find it.
+[[nodiscard]] QuantityField* quantityField(QWidget* parent,
+                                           const quantity::Quantity& quantity,
+                                           text::Unit unit,
+                                           const QString& name,
+                                           const QString& accessible);
+
+/// Has a label say what is wrong in a field. What is cured is left to who writes there next.
+void tellProblems(const QuantityField* field, QLabel* label);
 
 } // namespace yf::app

@@ -105,7 +105,7 @@ curve::Axis axisOf(double perOctave) {
 }
 
 /// What of the wood is taken for usual, and how much the bands must widen for it.
-void putAssumptions(BoxResult& r, const Enclosure& e) {
+void putAssumptions(BoxResult& r, const Job& job, const Enclosure& e) {
     box::Doubt& doubt = r.known.doubt;
     if (!box::hasWalls(e.kind)) {
         return;
@@ -121,8 +121,17 @@ void putAssumptions(BoxResult& r, const Enclosure& e) {
     }
     if (box::isTuned(e.kind) && !e.QL) {
         doubt.loss = box::lossDoubt;
-        r.assumed.emplace_back(YF_WORDS(
-            "core", "QL 7 is a usual loss, not this box's: sweep the driver in it to know."));
+        const bool swept = std::ranges::any_of(job.takes, [&](const Take& take) {
+            return take.kind == TakeKind::impedance && take.recorded.driver == e.driver &&
+                   take.recorded.mounting != Mounting::free;
+        });
+        r.assumed.emplace_back(
+            swept ? YF_WORDS("core",
+                             "QL 7 is a usual loss, not this box's: a take made in it knows, "
+                             "read it back.")
+                  : YF_WORDS("core",
+                             "QL 7 is a usual loss, not this box's: sweep the driver in it to "
+                             "know."));
     }
     if (e.fill != Fill::none) {
         r.assumed.emplace_back(
@@ -393,7 +402,7 @@ BoxResult boxResult(const Job& job,
     r.source = {.resistance = seriesResistance(cabinet, e.driver), .voltage = e.voltage};
     r.box = boxOf(cabinet, e, wooden ? r.volumes.net : 1.0);
     putFigures(r, e);
-    putAssumptions(r, e);
+    putAssumptions(r, job, e);
     putResponse(r);
     for (const PortIn& p : e.ports) {
         const double f = quantity::soundSpeed / (2.0 * box::effectiveLength(p.port, p.length));
