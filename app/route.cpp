@@ -50,6 +50,15 @@ void Route::display(const Sight& sight) {
     }
 }
 
+/// Of one size, whatever figure stands in them: no digit lays the window out anew.
+void Route::resizeEvent(QResizeEvent* /*event*/) {
+    for (QToolButton* button : buttons_) {
+        button->setMaximumWidth(width());
+        button->setFixedHeight(button->sizeHint().height());
+        button->setMinimumWidth(width());
+    }
+}
+
 void Route::setCurrent(const Stage* stage) {
     for (qsizetype i = 0; i < stages_.size(); ++i) {
         buttons_[i]->setChecked(stages_[i] == stage);

@@ -22,6 +22,9 @@ public:
 Q_SIGNALS:
     void chosen(yf::app::Stage* stage);
 
+protected:
+    void resizeEvent(QResizeEvent* event) override;
+
 private:
     QVector<Stage*> stages_;
     QVector<QToolButton*> buttons_;

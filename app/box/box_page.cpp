@@ -7,6 +7,7 @@
 #include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/notice.h"
+#include "app/widgets/still.h"
 #include "app/widgets/words.h"
 #include "core/job/box_edit.h"
 
@@ -31,11 +32,9 @@ BoxPage::BoxPage(QWidget* parent) : QWidget(parent) {
                        tr("group delay"),
                        tr("impedance"),
                        tr("loudest possible")});
-    sentence_ = wrappedLabel(this, QStringLiteral("box_sentence"));
-    sentence_->setMinimumHeight(84);
-    sentence_->setAlignment(Qt::AlignTop);
-    volumes_ = wrappedLabel(this, QStringLiteral("box_volumes"));
-    summary_ = wrappedLabel(this, QStringLiteral("box_summary"));
+    sentence_ = stillLabel(this, QStringLiteral("box_sentence"));
+    volumes_ = stillLabel(this, QStringLiteral("box_volumes"));
+    summary_ = stillLabel(this, QStringLiteral("box_summary"));
     doubt_ = wrappedLabel(this, QStringLiteral("box_doubt"));
     notice_ = new Notice(this);
     notice_->setObjectName(QStringLiteral("box_notice"));
@@ -55,14 +54,14 @@ BoxPage::BoxPage(QWidget* parent) : QWidget(parent) {
     left->setSpacing(4);
     left->addWidget(cutaway_, 1);
     left->addLayout(motion);
-    left->addWidget(sentence_);
+    left->addWidget(sentence_->parentWidget());
     auto* right = new QVBoxLayout;
     right->setSpacing(4);
-    right->addWidget(summary_);
+    right->addWidget(summary_->parentWidget());
     right->addWidget(response_, 3);
     auto* which = new QHBoxLayout;
     which->addWidget(curves_);
-    which->addWidget(volumes_, 1);
+    which->addWidget(volumes_->parentWidget(), 1);
     right->addLayout(which);
     pile_ = new QStackedWidget(this);
     for (int i = 0; i < curves_->count(); ++i) {

@@ -20,6 +20,9 @@ enum class BoxCurve { travel, speed, delay, impedance, maxLevel };
 /// 10 Hz to 1 kHz about a level.
 [[nodiscard]] job::HouseScale lowScale(double level);
 
+/// Where readings tell boxes apart; an octave above all are alike.
+inline constexpr double bassReading = 40.0; // Hz
+
 [[nodiscard]] QVector<double> list(const std::vector<double>& values, double unit = 1.0);
 
 } // namespace yf::app

@@ -59,6 +59,7 @@ ChoosePage::ChoosePage(QWidget* parent) : QWidget(parent) {
     foot->addStretch(1);
     foot->addWidget(take_);
     auto* column = new QVBoxLayout(this);
+    plot_->setCrosshair(bassReading);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
     column->addWidget(schools_);

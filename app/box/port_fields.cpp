@@ -3,6 +3,7 @@
 
 #include "app/widgets/controls.h"
 #include "app/widgets/quantity_field.h"
+#include "app/widgets/still.h"
 #include "app/widgets/words.h"
 #include "core/box/port_swap.h"
 #include "core/job/box_edit.h"
@@ -215,8 +216,8 @@ job::PortIn PortFields::made() const {
 
 void PortFields::tellSwap() {
     swap_->setEnabled(false);
-    newLength_->clear();
     if (enclosure_.ports.empty() || !evaluated_ || !(newDiameter_->value() > 0.0)) {
+        sayStill(newLength_, {});
         return;
     }
     const job::Job& job = evaluated_->job;
@@ -224,10 +225,10 @@ void PortFields::tellSwap() {
     const job::PortIn tube = made();
     const auto exact = job::swappedLength(job, *job::findCabinet(job, cabinet_), enclosure_, tube);
     if (!exact) {
-        newLength_->setText(tr("▲ no length keeps the tuning"));
+        sayStill(newLength_, tr("▲ no length keeps the tuning"));
         return;
     }
-    newLength_->setText(tr("→ %1").arg(centimetres(*exact)));
+    sayStill(newLength_, tr("→ %1").arg(centimetres(*exact)));
     const box::Swap swap{.old = old.port, .oldLength = old.length, .made = tube.port};
     newLength_->setToolTip(
         tr("exact, with all it displaces: %1\nby the workshop's 0.732 d for both ends: %2\nby the "

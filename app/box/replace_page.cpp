@@ -50,6 +50,7 @@ ReplacePage::ReplacePage(QWidget* parent) : QWidget(parent) {
     why_->setAlignment(Qt::AlignTop);
     plot_ = new Plot(PlotKind::level, QStringLiteral("replace_plot"), tr("In this box"), this);
     auto* column = new QVBoxLayout(this);
+    plot_->setCrosshair(bassReading);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
     column->addWidget(told_);

@@ -329,8 +329,8 @@ void WoodPage::tellModes(const BoxSight& b) {
         // A bracket, and no more digits than it deserves.
         panels << tr("%1 %2 to %3")
                           .arg(panelName(p.name),
-                               figures(text::printSignificant(p.resonance.supported, 2)),
-                               figures(text::printSignificant(p.resonance.clamped, 2))) +
+                               roughly(p.resonance.supported),
+                               roughly(p.resonance.clamped)) +
                       QChar(0x202F) + QStringLiteral("Hz");
     }
     panels_->setText(panels.join(QStringLiteral(" · ")));
@@ -390,7 +390,7 @@ void WoodPage::showCuts(const BoxSight& b) {
     }
     const box::Sheet sheet{.kerf = kerf_->value()};
     box::Layout layout = box::layOut(boards_, sheet);
-    QString told = tr("%1 sheets of %2 × %3, %4 % used")
+    QString told = tr("sheets of %2 × %3: %1, %4 % used")
                        .arg(layout.sheets)
                        .arg(lengthText(sheet.length, inch_),
                             lengthText(sheet.width, inch_),

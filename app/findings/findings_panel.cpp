@@ -55,8 +55,14 @@ QLabel* text(const QString& words, QWidget* parent) {
     auto* label = new QLabel(words, parent);
     label->setTextFormat(Qt::PlainText);
     label->setWordWrap(true);
-    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
     label->setFocusPolicy(Qt::NoFocus);
+    return label;
+}
+
+/// For what people copy; not for all, as such a label keeps a document that is slow to lay out.
+QLabel* selectable(const QString& words, QWidget* parent) {
+    QLabel* label = text(words, parent);
+    label->setTextInteractionFlags(Qt::TextSelectableByMouse);
     return label;
 }
 
@@ -423,8 +429,8 @@ QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
     auto* column = new QVBoxLayout(box);
     column->setContentsMargins(0, 2, 0, 2);
     column->setSpacing(3);
-    column->addWidget(text(spoken(rule.reason), box));
-    column->addWidget(text(QStringLiteral("→ ") + spoken(rule.next), box));
+    column->addWidget(selectable(spoken(rule.reason), box));
+    column->addWidget(selectable(QStringLiteral("→ ") + spoken(rule.next), box));
     const std::size_t first = group.findings.front();
     for (const auto& [name, fact] : built_->evaluation.judgement.findings[first].facts) {
         ElidedLabel* told =

@@ -9584,8 +9584,8 @@ nach den Flächen allein: %3</translation>
         <translation>%1 Streben nehmen %2 % des Inneren (5 sind erlaubt) und heben die größte Wand von %3–%4 auf %5–%6 Hz.</translation>
     </message>
     <message>
-        <source>%1 sheets of %2 × %3, %4 % used</source>
-        <translation>%1 Platten von %2 × %3, %4 % genutzt</translation>
+        <source>sheets of %2 × %3: %1, %4 % used</source>
+        <translation>Platten von %2 × %3: %1, %4 % genutzt</translation>
     </message>
     <message>
         <source>▲ %1 is larger than a sheet.</source>

@@ -2,6 +2,7 @@
 #include "app/line/line_bar.h"
 
 #include "app/theme/theme.h"
+#include "app/widgets/still.h"
 #include "app/widgets/words.h"
 #include "core/report/line.h"
 
@@ -52,7 +53,7 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
         if (buttons_[i]->text() == text && buttons_[i]->toolTip() == spoken(figure.explains)) {
             continue;
         }
-        buttons_[i]->setText(text);
+        sayStill(buttons_[i], text);
         buttons_[i]->setToolTip(spoken(figure.explains));
         buttons_[i]->setAccessibleName(QStringLiteral("%1: %2").arg(spoken(figure.id), text));
     }
@@ -61,20 +62,20 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
 void LineBar::setSaving(bool settled) {
     const QString text = settled ? tr("saved") : tr("saving …");
     if (saved_->text() != text) {
-        saved_->setText(text);
+        sayStill(saved_, text);
         saved_->setToolTip({});
         place_->setVisible(false);
     }
 }
 
 void LineBar::setInMemory(bool changed) {
-    saved_->setText(changed ? QStringLiteral("■ ") + tr("in memory only") : tr("reading only"));
+    sayStill(saved_, changed ? QStringLiteral("■ ") + tr("in memory only") : tr("reading only"));
     saved_->setToolTip(changed ? tr("No file holds the changes yet.") : QString{});
     place_->setVisible(true);
 }
 
 void LineBar::setNotSaved(const QString& why) {
-    saved_->setText(QStringLiteral("■ ") + tr("not saved; trying again"));
+    sayStill(saved_, QStringLiteral("■ ") + tr("not saved; trying again"));
     saved_->setToolTip(why);
     place_->setVisible(true);
 }

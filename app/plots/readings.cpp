@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/plots/readings.h"
 
+#include <QEvent>
 #include <QFontMetrics>
 #include <QMouseEvent>
 #include <QPainter>
@@ -31,6 +32,26 @@ Readings::Readings(QString title, QWidget* parent) : QWidget(parent), title_(std
     QSizePolicy policy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     policy.setHeightForWidth(true);
     setSizePolicy(policy);
+    measure();
+}
+
+void Readings::measure() {
+    titleWidth_ = QFontMetrics(titleFont(font())).horizontalAdvance(title_);
+    const QFontMetrics figures(figureFont(figurePoints));
+    whereWidth_ = figures.horizontalAdvance(QString::fromUtf8(widestWhere));
+    valueWidth_ = figures.horizontalAdvance(QString::fromUtf8(widestValue));
+    const QFontMetrics words(font());
+    labelWidths_.clear();
+    for (const Entry& entry : entries_) {
+        labelWidths_.push_back(words.horizontalAdvance(entry.label));
+    }
+}
+
+void Readings::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::FontChange || event->type() == QEvent::StyleChange) {
+        measure();
+    }
+    QWidget::changeEvent(event);
 }
 
 void Readings::display(const QString& where,
@@ -44,9 +65,13 @@ void Readings::display(const QString& where,
         })) {
         return;
     }
+    const bool renamed = !std::ranges::equal(entries, entries_, {}, &Entry::label, &Entry::label);
     where_ = where;
     entries_ = entries;
     pins_ = pins;
+    if (renamed) {
+        measure();
+    }
     if (reshaped) {
         setFixedHeight(heightForWidth(width()));
     }
@@ -90,15 +115,11 @@ QString Readings::valueOf(const QString& id) const {
 }
 
 QVector<Readings::Cell> Readings::cells(int width) const {
-    const QFontMetrics words(font());
-    const QFontMetrics figures(figureFont(figurePoints));
-    int x = QFontMetrics(titleFont(font())).horizontalAdvance(title_) + gap +
-            figures.horizontalAdvance(QString::fromUtf8(widestWhere)) + gap;
+    int x = titleWidth_ + gap + whereWidth_ + gap;
     int y = 0;
     QVector<Cell> cells;
     for (int i = 0; i < entries_.size(); ++i) {
-        const int w = sampleWidth + 6 + words.horizontalAdvance(entries_[i].label) + 6 +
-                      figures.horizontalAdvance(QString::fromUtf8(widestValue));
+        const int w = sampleWidth + 6 + labelWidths_[i] + 6 + valueWidth_;
         if (x + w > width && x > 0) {
             x = 0;
             y += rowHeight;
@@ -138,11 +159,10 @@ void Readings::paintOn(QPainter& painter, int width) const {
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setFont(titleFont(font()));
     painter.setPen(t.ink);
-    const int titleWidth = QFontMetrics(titleFont(font())).horizontalAdvance(title_);
-    painter.drawText(QRect(0, 0, titleWidth + 2, rowHeight), Qt::AlignVCenter, title_);
+    painter.drawText(QRect(0, 0, titleWidth_ + 2, rowHeight), Qt::AlignVCenter, title_);
     painter.setFont(figureFont(figurePoints));
     painter.setPen(t.quietInk);
-    painter.drawText(QRect(titleWidth + gap, 0, width, rowHeight), Qt::AlignVCenter, where_);
+    painter.drawText(QRect(titleWidth_ + gap, 0, width, rowHeight), Qt::AlignVCenter, where_);
     for (const Cell& cell : cells(width)) {
         const Entry& entry = entries_[cell.entry];
         const int middle = cell.rect.center().y() + 1;
@@ -157,7 +177,7 @@ void Readings::paintOn(QPainter& painter, int width) const {
         painter.setPen(entry.hidden ? t.quietInk : t.ink);
         QRect text = cell.rect.adjusted(sampleWidth + 6, 0, 0, 0);
         painter.drawText(text, Qt::AlignVCenter, entry.label);
-        text.setLeft(text.left() + QFontMetrics(font()).horizontalAdvance(entry.label) + 6);
+        text.setLeft(text.left() + labelWidths_[cell.entry] + 6);
         painter.setFont(figureFont(figurePoints));
         painter.drawText(text.adjusted(0, 0, gap, 0), Qt::AlignVCenter, entry.value);
     }

@@ -49,6 +49,7 @@ Q_SIGNALS:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
 
@@ -61,11 +62,18 @@ private:
     [[nodiscard]] QVector<Cell> cells(int width) const;
     [[nodiscard]] int rows(int width) const;
     [[nodiscard]] const Entry* entryAt(const QPoint& point) const;
+    void measure();
 
     QString title_;
     QString where_;
     QVector<Entry> entries_;
     QStringList pins_;
+
+    // Widths of texts, measured when they change: a layout asks for them many times.
+    int titleWidth_{};
+    int whereWidth_{};
+    int valueWidth_{};
+    QVector<int> labelWidths_;
 };
 
 } // namespace yf::app

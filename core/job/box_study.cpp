@@ -337,7 +337,10 @@ std::optional<BraceAdvice> braceAdvice(const Enclosure& e, const BoxResult& r) {
                                     .a = std::max(in.width, in.depth),
                                     .b = in.height / (braces + 1)});
     };
-    BraceAdvice advice{.before = at(0), .after = at(0)};
+    // As the box stands: sides or back, whichever has the larger free field.
+    const auto largest = std::ranges::max_element(
+        r.panels, {}, [](const PanelState& p) { return p.width * p.height; });
+    BraceAdvice advice{.before = largest == r.panels.end() ? at(0) : largest->resonance};
     // Beyond a field that is half as high as wide another brace stiffens little.
     const int enough =
         std::max(0, static_cast<int>(in.height / (0.6 * std::max(in.width, in.depth))));

@@ -92,8 +92,8 @@ readBackOf(const Enclosure& enclosure, const BoxResult& result, const Take& take
 struct BraceAdvice {
     std::vector<double> at; ///< m above the clear floor
     double share{};         ///< of the gross volume
-    box::PanelResonance before;
-    box::PanelResonance after; ///< of the largest panel
+    box::PanelResonance before; ///< of the largest panel as it stands
+    box::PanelResonance after; ///< the same, so braced
 };
 
 [[nodiscard]] std::optional<BraceAdvice> braceAdvice(const Enclosure& enclosure,

@@ -228,6 +228,21 @@ TEST_F(BoxTest, portsMayBeSlotsAndSeveral) {
     EXPECT_NEAR(enclosure().voltage, std::sqrt(20.0 * Re), 1e-3);
 }
 
+TEST_F(BoxTest, whatIsTakenForUsualIsSaid) {
+    auto* doubt = find<QLabel>("box_doubt");
+    EXPECT_TRUE(doubt->text().contains(QStringLiteral("QL 7")));
+    EXPECT_TRUE(doubt->text().contains(QStringLiteral("read it back"))); // a take is there
+    page("wood");
+    write("wood_driver", "1.2");
+    page("section");
+    EXPECT_FALSE(doubt->text().contains(QStringLiteral("Basket")));
+    find<QComboBox>("box_port_shape")->setCurrentIndex(1);
+    settle();
+    EXPECT_FALSE(doubt->text().contains(QStringLiteral("8 %")));
+    write("box_slot_width", "222");
+    EXPECT_TRUE(doubt->text().contains(QStringLiteral("8 %")));
+}
+
 TEST_F(BoxTest, radiatorsAndChambersHaveTheirFields) {
     auto* kind = find<QComboBox>("box_kind");
     kind->setCurrentIndex(3);

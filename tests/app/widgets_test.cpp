@@ -3,11 +3,15 @@
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/notice.h"
 #include "app/widgets/quantity_field.h"
+#include "app/widgets/still.h"
 #include "core/quantity/quantities.h"
 
 #include <QApplication>
+#include <QLabel>
 #include <QPushButton>
 #include <QTest>
+#include <QToolButton>
+#include <QVBoxLayout>
 #include <QWheelEvent>
 
 #include <gtest/gtest.h>
@@ -146,6 +150,54 @@ TEST(FlowLayout, breaksIntoRowsAndLeavesOutTheHidden) {
     buttons[0]->hide();
     QApplication::processEvents();
     EXPECT_EQ(buttons[3]->y(), buttons[1]->y());
+}
+
+/// Counts how often a layout is told to begin anew.
+class CountingLayout final : public QVBoxLayout {
+public:
+    using QVBoxLayout::QVBoxLayout;
+
+    void invalidate() override {
+        ++asked;
+        QVBoxLayout::invalidate();
+    }
+
+    int asked{};
+};
+
+TEST(Still, asksForRoomOnlyWhenItsTextNoLongerFits) {
+    QWidget window;
+    auto* column = new CountingLayout(&window);
+    QLabel* label = app::stillLabel(&window, QStringLiteral("words"));
+    auto* button = new QToolButton(&window);
+    column->addWidget(label->parentWidget());
+    column->addWidget(button);
+    column->addStretch(1);
+    label->setText(QStringLiteral("41.2 Hz at the tuning"));
+    app::sayStill(button, QStringLiteral("fb 41.2 Hz"));
+    window.resize(200, 300);
+    window.show();
+    QCoreApplication::processEvents();
+    const int height = label->parentWidget()->height();
+    const int width = button->width();
+    column->asked = 0;
+    label->setText(QStringLiteral("38.1 Hz at the tuning"));
+    app::sayStill(button, QStringLiteral("fb 9.1 Hz"));
+    QCoreApplication::processEvents();
+    EXPECT_EQ(column->asked, 0);
+    EXPECT_EQ(button->width(), width);
+    // A long one gets its room, and keeps it when it is short again.
+    label->setText(QStringLiteral("41.2 Hz at the tuning ").repeated(12));
+    app::sayStill(button, QStringLiteral("fb 41.2 Hz and much more of it"));
+    QCoreApplication::processEvents();
+    EXPECT_GT(column->asked, 0);
+    EXPECT_GT(label->parentWidget()->height(), height);
+    EXPECT_GE(label->height(), label->heightForWidth(label->width()));
+    EXPECT_GT(button->width(), width);
+    const int grown = label->parentWidget()->height();
+    label->setText(QStringLiteral("short"));
+    QCoreApplication::processEvents();
+    EXPECT_EQ(label->parentWidget()->height(), grown);
 }
 
 TEST(Notice, marksByShapeAndGoesWhenClosed) {

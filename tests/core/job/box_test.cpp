@@ -314,6 +314,7 @@ TEST(JobBox, candidatesAndReplacementsAreComputedNotGuessed) {
     ASSERT_TRUE(advice.has_value());
     EXPECT_LE(advice->share, 0.05);
     EXPECT_GT(advice->after.supported, advice->before.supported);
+    EXPECT_EQ(advice->before.supported, r.panels.front().resonance.supported); // the side
 }
 
 TEST(JobBox, readsBackFromItsNotation) {
