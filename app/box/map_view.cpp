@@ -12,6 +12,7 @@
 #include <QPainter>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace yf::app {
@@ -43,6 +44,28 @@ std::vector<double> stepsOf(MapShade shade) {
         return {80, 84, 86, 88, 90, 92, 94, 96, 98, 100, 102, 104, 106, 108, 110, 114};
     }
     return {};
+}
+
+/// Where a level of nought crosses the sides of a cell, given its corners from the lower left
+/// round; in cells.
+QVector<QPointF> crossings(const std::array<double, 4>& corners, std::size_t v, std::size_t t) {
+    const auto [a, b, c, d] = corners;
+    const auto x = static_cast<double>(v);
+    const auto y = static_cast<double>(t);
+    QVector<QPointF> ends;
+    if (a * b < 0.0) {
+        ends << QPointF(x + a / (a - b), y);
+    }
+    if (b * c < 0.0) {
+        ends << QPointF(x + 1.0, y + b / (b - c));
+    }
+    if (d * c < 0.0) {
+        ends << QPointF(x + d / (d - c), y + 1.0);
+    }
+    if (a * d < 0.0) {
+        ends << QPointF(x, y + a / (a - d));
+    }
+    return ends;
 }
 
 } // namespace
@@ -200,10 +223,11 @@ void MapView::paintContours(QPainter& painter) const {
     line.setAlphaF(0.75F);
     painter.setPen(QPen(line, 1.1));
     painter.setFont(figureFont(8.0));
-    const auto place = [&](double v, double t) {
+    const auto place = [&](const QPointF& cell) {
         const QRectF f = field();
-        return QPointF(f.left() + v / static_cast<double>(m.volumes.size() - 1) * f.width(),
-                       f.bottom() - t / static_cast<double>(m.tunings.size() - 1) * f.height());
+        return QPointF(f.left() + cell.x() / static_cast<double>(m.volumes.size() - 1) * f.width(),
+                       f.bottom() -
+                           cell.y() / static_cast<double>(m.tunings.size() - 1) * f.height());
     };
     const QRectF room = field().adjusted(30, 12, -34, -12);
     for (const double step : stepsOf(shown_.shade)) {
@@ -211,32 +235,19 @@ void MapView::paintContours(QPainter& painter) const {
         double furthest = -1e9;
         for (std::size_t v = 0; v + 1 < m.volumes.size(); ++v) {
             for (std::size_t t = 0; t + 1 < m.tunings.size(); ++t) {
-                // Where the line crosses the four sides of this cell.
-                QVector<QPointF> ends;
-                const double a = value(v, t) - step;
-                const double b = value(v + 1, t) - step;
-                const double c = value(v + 1, t + 1) - step;
-                const double d = value(v, t + 1) - step;
-                const auto fv = static_cast<double>(v);
-                const auto ft = static_cast<double>(t);
-                if (a * b < 0.0) {
-                    ends << place(fv + a / (a - b), ft);
-                }
-                if (b * c < 0.0) {
-                    ends << place(fv + 1.0, ft + b / (b - c));
-                }
-                if (d * c < 0.0) {
-                    ends << place(fv + d / (d - c), ft + 1.0);
-                }
-                if (a * d < 0.0) {
-                    ends << place(fv, ft + a / (a - d));
-                }
+                const QVector<QPointF> ends = crossings({value(v, t) - step,
+                                                         value(v + 1, t) - step,
+                                                         value(v + 1, t + 1) - step,
+                                                         value(v, t + 1) - step},
+                                                        v,
+                                                        t);
                 if (ends.size() >= 2) {
-                    painter.drawLine(ends[0], ends[1]);
-                    const double far = ends[0].x() + 0.3 * ends[0].y();
-                    if (room.contains(ends[0]) && far > furthest) {
+                    const QPointF from = place(ends[0]);
+                    painter.drawLine(from, place(ends[1]));
+                    const double far = from.x() + 0.3 * from.y();
+                    if (room.contains(from) && far > furthest) {
                         furthest = far;
-                        label = ends[0];
+                        label = from;
                     }
                 }
             }
@@ -362,7 +373,7 @@ void MapView::paintAxes(QPainter& painter) const {
     painter.setPen(theme().ink);
     const auto steps = [](double from, double to) {
         QVector<double> at;
-        for (double decade = 1e-4; decade < 1e5; decade *= 10.0) {
+        for (const double decade : {1e-1, 1e0, 1e1, 1e2, 1e3, 1e4}) {
             for (const double s : {1.0, 1.5, 2.0, 3.0, 4.0, 5.0, 7.0}) {
                 if (s * decade >= from && s * decade <= to) {
                     at << s * decade;

@@ -33,6 +33,86 @@ QString sure(const box::Sure& s, double unit, const QString& name) {
     return name.isEmpty() ? text : text + QChar(0x202F) + name;
 }
 
+struct Row {
+    QString name;
+    QString found;
+    QString expected;
+};
+
+QString number(double v, int digits) {
+    return figures(text::printSignificant(v, digits));
+}
+
+/// fs, Qms and Qes of the driver, as a ported box lets them be seen.
+void putDriver(QVector<Row>& rows, const box::ReadBack& r, const job::BoxResult* box) {
+    const box::Driver* d = box == nullptr ? nullptr : &box->known.driver;
+    rows.push_back({QStringLiteral("fs"),
+                    sure(r.f, 1.0, QStringLiteral("Hz")),
+                    d == nullptr ? QString{} : hertz(d->fs)});
+    rows.push_back(
+        {QStringLiteral("Qms"), sure(r.Qm, 1.0, {}), d == nullptr ? QString{} : number(d->Qms, 3)});
+    rows.push_back(
+        {QStringLiteral("Qes"), sure(r.Qe, 1.0, {}), d == nullptr ? QString{} : number(d->Qes, 3)});
+    rows.push_back({QStringLiteral("Qts"), number(r.Qt(), 3), {}});
+}
+
+/// fc and the Qs of driver and box together, all that a sealed one shows.
+void putSealed(QVector<Row>& rows, const box::ReadBack& r, const job::BoxResult* box) {
+    rows.push_back({QStringLiteral("fc"),
+                    sure(r.f, 1.0, QStringLiteral("Hz")),
+                    box != nullptr && box->fc ? hertz(*box->fc) : QString{}});
+    rows.push_back({QStringLiteral("Qmc"), sure(r.Qm, 1.0, {}), {}});
+    rows.push_back({QStringLiteral("Qec"), sure(r.Qe, 1.0, {}), {}});
+    rows.push_back({QStringLiteral("Qtc"),
+                    number(r.Qt(), 3),
+                    box != nullptr && box->Qtc ? number(*box->Qtc, 3) : QString{}});
+}
+
+/// `box`: what is expected; null where nothing is known.
+QVector<Row> rowsOf(const box::ReadBack& r, const job::BoxResult* box) {
+    QVector<Row> rows;
+    if (r.fb) {
+        rows.push_back({QStringLiteral("fb"),
+                        sure(*r.fb, 1.0, QStringLiteral("Hz")),
+                        box != nullptr && box->fb ? hertz(*box->fb) : QString{}});
+        rows.push_back(
+            {QStringLiteral("QL"), sure(*r.QL, 1.0, {}), ReadPage::tr("7 to 15 if tight")});
+    }
+    if (r.alpha) {
+        rows.push_back({QStringLiteral("α"),
+                        sure(*r.alpha, 1.0, {}),
+                        box == nullptr ? QString{} : number(box->alpha, 3)});
+    }
+    r.fb ? putDriver(rows, r, box) : putSealed(rows, r, box);
+    rows.push_back({QStringLiteral("Re"),
+                    sure(r.Re, 1.0, QStringLiteral("Ω")),
+                    box == nullptr ? QString{} : number(box->known.driver.Re, 3)});
+    if (r.Vas) {
+        rows.push_back({QStringLiteral("Vas"),
+                        sure(*r.Vas, 1e-3, QStringLiteral("l")),
+                        box == nullptr ? QString{} : litres(box->known.driver.Vas)});
+    }
+    return rows;
+}
+
+QString verdictWords(const box::ReadBack& r) {
+    switch (box::verdictOf(r)) {
+    case box::ReadVerdict::portIdle:
+        return ReadPage::tr("■ The port does nothing: blocked, stuffed or torn off.");
+    case box::ReadVerdict::leaks:
+        return ReadPage::tr("■ The box leaks.");
+    case box::ReadVerdict::notTight:
+        return ReadPage::tr("▲ Tuned to %1, but not tight: QL %2.")
+            .arg(hertz(r.fb->value), number(r.QL->value, 2));
+    case box::ReadVerdict::tuned:
+        return ReadPage::tr("✓ Tuned to %1, tight.").arg(hertz(r.fb->value));
+    case box::ReadVerdict::sealed:
+        return ReadPage::tr("✓ Sealed, resonance %1, Q %2.")
+            .arg(hertz(r.f.value), number(r.Qt(), 2));
+    }
+    return {};
+}
+
 } // namespace
 
 ReadPage::ReadPage(QWidget* parent) : QWidget(parent) {
@@ -154,75 +234,16 @@ void ReadPage::read() {
 
 void ReadPage::show(const box::ReadBack& r) {
     const job::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
-    const job::BoxResult& box = *result->box(enclosure_.driver);
-    const bool known = box.problem.empty();
-
-    struct Row {
-        QString name;
-        QString found;
-        QString expected;
-    };
-
-    QVector<Row> rows;
-    const auto number = [](double v, int digits) {
-        return figures(text::printSignificant(v, digits));
-    };
-    const bool ported = r.fb.has_value();
-    if (ported) {
-        rows.push_back({QStringLiteral("fb"),
-                        sure(*r.fb, 1.0, QStringLiteral("Hz")),
-                        known && box.fb ? hertz(*box.fb) : QString{}});
-        rows.push_back({QStringLiteral("QL"), sure(*r.QL, 1.0, {}), tr("7 to 15 if tight")});
-    }
-    if (r.alpha) {
-        rows.push_back({QStringLiteral("α"),
-                        sure(*r.alpha, 1.0, {}),
-                        known ? number(box.alpha, 3) : QString{}});
-    }
-    const QString f = ported ? QStringLiteral("fs") : QStringLiteral("fc");
-    rows.push_back({f,
-                    sure(r.f, 1.0, QStringLiteral("Hz")),
-                    known ? (ported   ? hertz(box.known.driver.fs)
-                             : box.fc ? hertz(*box.fc)
-                                      : QString{})
-                          : QString{}});
-    rows.push_back({ported ? QStringLiteral("Qms") : QStringLiteral("Qmc"),
-                    sure(r.Qm, 1.0, {}),
-                    known && ported ? number(box.known.driver.Qms, 3) : QString{}});
-    rows.push_back({ported ? QStringLiteral("Qes") : QStringLiteral("Qec"),
-                    sure(r.Qe, 1.0, {}),
-                    known && ported ? number(box.known.driver.Qes, 3) : QString{}});
-    rows.push_back({ported ? QStringLiteral("Qts") : QStringLiteral("Qtc"),
-                    number(r.Qt(), 3),
-                    known && !ported && box.Qtc ? number(*box.Qtc, 3) : QString{}});
-    rows.push_back({QStringLiteral("Re"),
-                    sure(r.Re, 1.0, QStringLiteral("Ω")),
-                    known ? number(box.known.driver.Re, 3) : QString{}});
-    if (r.Vas) {
-        rows.push_back({QStringLiteral("Vas"),
-                        sure(*r.Vas, 1e-3, QStringLiteral("l")),
-                        known ? litres(box.known.driver.Vas) : QString{}});
-    }
+    const job::BoxResult* box = result->box(enclosure_.driver);
+    const QVector<Row> rows = rowsOf(r, box->problem.empty() ? box : nullptr);
     table_->setRowCount(static_cast<int>(rows.size()));
     for (int i = 0; i < rows.size(); ++i) {
         table_->setItem(i, 0, new QTableWidgetItem(rows[i].name));
         table_->setItem(i, 1, new QTableWidgetItem(rows[i].found));
         table_->setItem(i, 2, new QTableWidgetItem(rows[i].expected));
     }
-    QString verdict;
-    if (r.portActs.has_value() && !*r.portActs) {
-        verdict = tr("■ The port does nothing: blocked, stuffed or torn off.");
-    } else if (r.leakSuspected) {
-        verdict = tr("■ The box leaks.");
-    } else if (r.QL && r.QL->value < 5.0) {
-        verdict = tr("▲ Tuned to %1, but not tight: QL %2.")
-                      .arg(hertz(r.fb->value), number(r.QL->value, 2));
-    } else if (ported) {
-        verdict = tr("✓ Tuned to %1, tight.").arg(hertz(r.fb->value));
-    } else {
-        verdict = tr("✓ Sealed, resonance %1, Q %2.").arg(hertz(r.f.value), number(r.Qt(), 2));
-    }
-    if (r.tuningError && std::abs(*r.tuningError) > 0.05) {
+    QString verdict = verdictWords(r);
+    if (box::offTuning(r)) {
         verdict += u' ' + tr("▲ %1 % off what is meant.")
                               .arg(figures(text::printFixed(100.0 * *r.tuningError, 0)));
     }

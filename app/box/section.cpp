@@ -44,8 +44,12 @@ void wool(QPainter& painter, const QRectF& room, job::Fill fill) {
         state = state * 1664525U + 1013904223U;
         return static_cast<double>(state >> 16U) / 65536.0;
     };
-    for (double y = room.top() + 5.0; y < room.bottom() - 3.0; y += step) {
-        for (double x = room.left() + 5.0; x < room.right() - 5.0; x += step) {
+    const int down = std::max(0, static_cast<int>(std::ceil((room.height() - 8.0) / step)));
+    const int across = std::max(0, static_cast<int>(std::ceil((room.width() - 10.0) / step)));
+    for (int row = 0; row < down; ++row) {
+        for (int column = 0; column < across; ++column) {
+            const double x = room.left() + 5.0 + column * step;
+            const double y = room.top() + 5.0 + row * step;
             const double inward = std::min({room.right() - x, y - room.top(), room.bottom() - y});
             const double dx = 6.0 * (next() - 0.5);
             const double dy = 6.0 * (next() - 0.5);
@@ -70,8 +74,16 @@ QPen conePen(ConeKind kind) {
                                        : QPen(t.ways[1].colour, 3.0);
 }
 
-/// A cone with its face at the origin, looking to the left; `through` is the board it sits in.
-void cone(QPainter& painter, ConeKind kind, double r, double through, double off) {
+/// In pixels; `through` is the board it sits in.
+struct ConeSize {
+    double radius{};
+    double through{};
+    double off{}; ///< from rest, outwards
+};
+
+/// A cone with its face at the origin, looking to the left.
+void cone(QPainter& painter, ConeKind kind, const ConeSize& size) {
+    const auto [r, through, off] = size;
     const Theme& t = theme();
     const double deep = 0.42 * r;
     const double coil = 0.28 * r;
@@ -163,6 +175,39 @@ void tube(QPainter& painter,
     }
 }
 
+void putCones(Section& s,
+              const job::Job& job,
+              const job::Cabinet& cabinet,
+              const job::Enclosure& e) {
+    for (const job::Mount& m : cabinet.mounts) {
+        if (const job::Driver* d = job::findDriver(job, m.driver)) {
+            constexpr double coneShare = 0.43; // of the flange: the hole
+            s.cones.push_back({m.y + 0.5 * cabinet.height,
+                               coneShare * d->diameter,
+                               d->id == e.driver || d->alike == e.driver});
+        }
+    }
+}
+
+/// Ports and braces of the chamber that has them.
+void putTubes(Section& s, const job::Enclosure& wooden) {
+    for (const job::PortIn& p : wooden.ports) {
+        const bool round = p.port.shape == box::PortShape::round;
+        s.tubes.push_back({wooden.panel + p.height,
+                           round ? p.port.diameter : p.port.height,
+                           p.length,
+                           p.wall,
+                           round ? p.port.flareInner : 0.0,
+                           round ? p.port.flareOuter : 0.0,
+                           p.side == job::PortWall::back,
+                           p.bent});
+    }
+    for (const double y : wooden.braces) {
+        s.braces.push_back(wooden.panel + y);
+    }
+    s.braceThickness = wooden.braceThickness;
+}
+
 } // namespace
 
 Section sectionOf(const job::Job& job, const job::Cabinet& cabinet, const job::Enclosure& e) {
@@ -170,7 +215,7 @@ Section sectionOf(const job::Job& job, const job::Cabinet& cabinet, const job::E
               .height = cabinet.height,
               .panel = e.panel,
               .front = e.frontPanel()};
-    s.open = e.kind == box::Kind::openBaffle || e.kind == box::Kind::infiniteBaffle;
+    s.open = !box::hasWalls(e.kind);
     if (e.shape == box::Shape::trapezoid && e.depthTop > 0.0) {
         s.slope = s.depth - e.depthTop;
     }
@@ -193,18 +238,8 @@ Section sectionOf(const job::Job& job, const job::Cabinet& cabinet, const job::E
     if (e.dead > 0.0) {
         s.rooms.push_back({top - e.dead, top, upper});
     }
-    for (const job::Mount& m : cabinet.mounts) {
-        if (const job::Driver* d = job::findDriver(job, m.driver)) {
-            constexpr double coneShare = 0.43; // of the flange: the hole
-            s.cones.push_back({m.y + 0.5 * cabinet.height,
-                               coneShare * d->diameter,
-                               d->id == e.driver || d->alike == e.driver});
-        }
-    }
-    const bool bandPass = e.kind == box::Kind::bandPass4 ||
-                          e.kind == box::Kind::bandPass6Parallel ||
-                          e.kind == box::Kind::bandPass6Series;
-    if (bandPass) {
+    putCones(s, job, cabinet, e);
+    if (box::isBandPass(e.kind)) {
         const auto own = std::ranges::find_if(s.cones, &Section::Cone::chosen);
         if (own != s.cones.end()) {
             s.shelfCone = std::min(own->radius, 0.4 * (s.depth - s.panel - s.front));
@@ -216,22 +251,7 @@ Section sectionOf(const job::Job& job, const job::Cabinet& cabinet, const job::E
         s.radiator = std::sqrt(e.radiator.Sd / std::numbers::pi);
         s.radiatorAt = e.panel + 1.15 * s.radiator;
     }
-    const job::Enclosure& wooden = e.sealedOff && other != nullptr ? *other : e;
-    for (const job::PortIn& p : wooden.ports) {
-        const bool round = p.port.shape == box::PortShape::round;
-        s.tubes.push_back({wooden.panel + p.height,
-                           round ? p.port.diameter : p.port.height,
-                           p.length,
-                           p.wall,
-                           round ? p.port.flareInner : 0.0,
-                           round ? p.port.flareOuter : 0.0,
-                           p.side == job::PortWall::back,
-                           p.bent});
-    }
-    for (const double y : wooden.braces) {
-        s.braces.push_back(wooden.panel + y);
-    }
-    s.braceThickness = wooden.braceThickness;
+    putTubes(s, e.sealedOff && other != nullptr ? *other : e);
     return s;
 }
 
@@ -300,9 +320,7 @@ void paintSection(QPainter& painter,
         painter.translate(scale.at(frontAt(s, c.y), c.y));
         cone(painter,
              c.chosen ? ConeKind::driven : ConeKind::other,
-             c.radius * px,
-             front,
-             c.chosen ? excursion.cone : 0.0);
+             {c.radius * px, front, c.chosen ? excursion.cone : 0.0});
         painter.restore();
     }
     if (s.shelf > 0.0) {
@@ -311,13 +329,13 @@ void paintSection(QPainter& painter,
         painter.save();
         painter.translate(0.5 * (low.x() + front + right - t), y);
         painter.rotate(-90.0);
-        cone(painter, ConeKind::driven, s.shelfCone * px, t, excursion.cone);
+        cone(painter, ConeKind::driven, {s.shelfCone * px, t, excursion.cone});
         painter.restore();
     }
     if (s.radiator > 0.0) {
         painter.save();
         painter.translate(scale.at(frontAt(s, s.radiatorAt), s.radiatorAt));
-        cone(painter, ConeKind::passive, s.radiator * px, front, excursion.radiator);
+        cone(painter, ConeKind::passive, {s.radiator * px, front, excursion.radiator});
         painter.restore();
     }
 }

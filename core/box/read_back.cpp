@@ -328,4 +328,22 @@ text::Value ReadAnswer::write() const {
     return out;
 }
 
+ReadVerdict verdictOf(const ReadBack& r) {
+    if (r.portActs.has_value() && !*r.portActs) {
+        return ReadVerdict::portIdle;
+    }
+    if (r.leakSuspected) {
+        return ReadVerdict::leaks;
+    }
+    if (r.QL && r.QL->value < tightQL) {
+        return ReadVerdict::notTight;
+    }
+    return r.fb ? ReadVerdict::tuned : ReadVerdict::sealed;
+}
+
+bool offTuning(const ReadBack& r) {
+    constexpr double bearable = 0.05;
+    return r.tuningError && std::abs(*r.tuningError) > bearable;
+}
+
 } // namespace yf::box

@@ -43,6 +43,17 @@ struct ReadBack {
     [[nodiscard]] double Qt() const { return Qm.value * Qe.value / (Qm.value + Qe.value); }
 };
 
+/// What a read-back comes to, the gravest first.
+enum class ReadVerdict { portIdle, leaks, notTight, tuned, sealed };
+
+/// Below it a ported box is not tight; sound ones have 7 to 15 (from memory, after Small).
+inline constexpr double tightQL = 5.0;
+
+[[nodiscard]] ReadVerdict verdictOf(const ReadBack& read);
+
+/// Whether the tuning lies further from the one expected than 5 %.
+[[nodiscard]] bool offTuning(const ReadBack& read);
+
 enum class ReadKind { closed, vented };
 
 struct ReadOrder {

@@ -126,8 +126,10 @@ Result<PortIn> firstPort(
     if (known.driver.Xmax) {
         area = box::leastArea(fb, known.driver.Sd, *known.driver.Xmax);
     }
+    constexpr double narrowest = 0.02;
+    constexpr double narrower = 0.9;
     double diameter = std::clamp(2.0 * std::sqrt(area / std::numbers::pi), 0.03, 0.15);
-    for (; diameter >= 0.02; diameter *= 0.9) {
+    while (diameter >= narrowest) {
         Enclosure tried = e;
         PortIn port;
         port.port.diameter = std::round(1e3 * diameter) / 1e3;
@@ -140,6 +142,7 @@ Result<PortIn> firstPort(
             port.length = *length;
             return port;
         }
+        diameter *= narrower;
     }
     return Error{"fb", "no tube of 2 to 15 cm gives it", "choose another volume"};
 }

@@ -57,6 +57,31 @@ void putPort(speaker::Facts& facts, const Enclosure& e, const BoxResult& r) {
     }
 }
 
+/// What a take made in the box tells.
+void putRead(speaker::Facts& facts, const BoxView& view, const box::ReadBack& seen) {
+    const Enclosure& e = view.enclosure;
+    const BoxResult* r = view.result;
+    if (seen.portActs) {
+        put(facts, "box.port_acts", *seen.portActs);
+    } else {
+        put(facts, "box.leak_suspected", seen.leakSuspected);
+    }
+    if (seen.QL) {
+        put(facts, "box.QL", seen.QL->value);
+    }
+    // A take of the box as it was says nothing against one that is being planned of another
+    // kind.
+    const bool sameKind = e.kind == box::Kind::vented || e.kind == box::Kind::passiveRadiator;
+    const auto meant = !sameKind      ? std::nullopt
+                       : e.designfb   ? e.designfb
+                       : r != nullptr ? r->fb
+                                      : std::nullopt;
+    if (seen.fb && meant) {
+        put(facts, "box.fb_hz", seen.fb->value);
+        put(facts, "box.fb_design_hz", *meant);
+    }
+}
+
 } // namespace
 
 speaker::Facts boxFacts(const BoxView& view) {
@@ -65,26 +90,7 @@ speaker::Facts boxFacts(const BoxView& view) {
     speaker::Facts facts;
     if (const auto read = view.assembly.boxReads.find(e.driver);
         read != view.assembly.boxReads.end()) {
-        const box::ReadBack& seen = read->second;
-        if (seen.portActs) {
-            put(facts, "box.port_acts", *seen.portActs);
-        } else {
-            put(facts, "box.leak_suspected", seen.leakSuspected);
-        }
-        if (seen.QL) {
-            put(facts, "box.QL", seen.QL->value);
-        }
-        // A take of the box as it was says nothing against one that is being planned of another
-        // kind.
-        const bool sameKind = e.kind == box::Kind::vented || e.kind == box::Kind::passiveRadiator;
-        const auto meant = !sameKind      ? std::nullopt
-                           : e.designfb   ? e.designfb
-                           : r != nullptr ? r->fb
-                                          : std::nullopt;
-        if (seen.fb && meant) {
-            put(facts, "box.fb_hz", seen.fb->value);
-            put(facts, "box.fb_design_hz", *meant);
-        }
+        putRead(facts, view, read->second);
     }
     if (r == nullptr || !r->problem.empty()) {
         return facts;

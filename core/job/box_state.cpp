@@ -54,17 +54,18 @@ std::vector<PanelState> panelsOf(const Enclosure& e, const box::Inside& inside) 
     for (std::size_t i = 1; i < at.size(); ++i) {
         tallest = std::max(tallest, at[i] - at[i - 1]);
     }
-    const auto state = [&](const char* name, double a, double b, double t) {
-        return PanelState{
-            name,
-            a,
-            b,
-            box::panelResonance({.E = m->E, .rho = m->rho, .thickness = t, .a = a, .b = b})};
+    box::Panel field{.E = m->E, .rho = m->rho, .thickness = e.panel};
+    const auto state = [&](const char* name, double width, double height) {
+        field.a = width;
+        field.b = height;
+        return PanelState{name, width, height, box::panelResonance(field)};
     };
-    return {state("side", inside.depth, tallest, e.panel),
-            state("back", inside.width, tallest, e.panel),
-            state("front", inside.width, tallest, e.frontPanel()),
-            state("top", inside.width, inside.depth, e.panel)};
+    std::vector<PanelState> panels{state("side", inside.depth, tallest),
+                                   state("back", inside.width, tallest),
+                                   state("top", inside.width, inside.depth)};
+    field.thickness = e.frontPanel();
+    panels.insert(panels.begin() + 2, state("front", inside.width, tallest));
+    return panels;
 }
 
 std::vector<ModeState>

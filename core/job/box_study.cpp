@@ -275,8 +275,9 @@ std::vector<const Take*> impedanceTakes(const Job& job, const std::string& drive
             takes.push_back(&take);
         }
     }
-    std::ranges::stable_partition(
-        takes, [](const Take* t) { return t->recorded.mounting == Mounting::free; });
+    std::stable_partition(takes.begin(), takes.end(), [](const Take* t) {
+        return t->recorded.mounting == Mounting::free;
+    });
     return takes;
 }
 

@@ -442,46 +442,7 @@ public:
     template <class M, class D>
     void operator()(const M& /*member*/, const D& descriptor) {
         Value::Object about{{"key", descriptor.key}};
-        if constexpr (std::is_same_v<D, quantity::Quantity>) {
-            about.push_back({"kind",
-                             std::string(isList<M> ? "numbers" : "number") +
-                                 (isNullable<M> ? " or null" : "")});
-            about.push_back({"symbol", descriptor.symbol});
-            about.push_back({"lowest", descriptor.lowest});
-            about.push_back({"highest", descriptor.highest});
-            if (descriptor.fallback && !IsVector<M>::value) {
-                about.push_back({"default", *descriptor.fallback});
-            }
-        } else if constexpr (std::is_same_v<D, quantity::Whole>) {
-            about.push_back({"kind", "whole number"});
-            about.push_back({"lowest", descriptor.lowest});
-            about.push_back({"highest", descriptor.highest});
-            if (descriptor.fallback) {
-                about.push_back({"default", *descriptor.fallback});
-            }
-        } else if constexpr (std::is_same_v<D, quantity::Flag>) {
-            about.push_back({"kind", "true or false"});
-            if (descriptor.fallback) {
-                about.push_back({"default", *descriptor.fallback});
-            }
-        } else if constexpr (std::is_same_v<D, quantity::Word>) {
-            about.push_back({"kind", isList<M> ? "texts" : "text"});
-            if (descriptor.fallback && !IsVector<M>::value) {
-                about.push_back({"default", *descriptor.fallback});
-            }
-        } else if constexpr (std::is_same_v<D, quantity::Group>) {
-            about.push_back({"kind", isList<M> ? "list of objects" : "object"});
-        } else {
-            Value::List names;
-            for (const auto name : descriptor.names) {
-                names.emplace_back(name);
-            }
-            about.push_back({"kind", "one of"});
-            about.push_back({"names", names});
-            if (descriptor.fallback) {
-                about.push_back({"default", descriptor.names.at(*descriptor.fallback)});
-            }
-        }
+        tell<M>(about, descriptor);
         about.push_back({"required", required<M>(descriptor)});
         about.push_back({"help", descriptor.help});
         keys_.emplace_back(std::move(about));
@@ -490,6 +451,65 @@ public:
     [[nodiscard]] Value::List take() { return std::move(keys_); }
 
 private:
+    template <class M>
+    static void tell(Value::Object& about, const quantity::Quantity& d) {
+        about.push_back(
+            {"kind",
+             std::string(isList<M> ? "numbers" : "number") + (isNullable<M> ? " or null" : "")});
+        about.push_back({"symbol", d.symbol});
+        about.push_back({"lowest", d.lowest});
+        about.push_back({"highest", d.highest});
+        if (!IsVector<M>::value) {
+            tellFallback(about, d);
+        }
+    }
+
+    template <class M>
+    static void tell(Value::Object& about, const quantity::Whole& d) {
+        about.push_back({"kind", "whole number"});
+        about.push_back({"lowest", d.lowest});
+        about.push_back({"highest", d.highest});
+        tellFallback(about, d);
+    }
+
+    template <class M>
+    static void tell(Value::Object& about, const quantity::Flag& d) {
+        about.push_back({"kind", "true or false"});
+        tellFallback(about, d);
+    }
+
+    template <class M>
+    static void tell(Value::Object& about, const quantity::Word& d) {
+        about.push_back({"kind", isList<M> ? "texts" : "text"});
+        if (!IsVector<M>::value) {
+            tellFallback(about, d);
+        }
+    }
+
+    template <class M>
+    static void tell(Value::Object& about, const quantity::Group& /*group*/) {
+        about.push_back({"kind", isList<M> ? "list of objects" : "object"});
+    }
+
+    template <class M, std::size_t N>
+    static void tell(Value::Object& about, const quantity::Choice<N>& d) {
+        Value::List names;
+        for (const auto name : d.names) {
+            names.emplace_back(name);
+        }
+        about.push_back({"kind", "one of"});
+        about.push_back({"names", names});
+        if (d.fallback) {
+            about.push_back({"default", d.names.at(*d.fallback)});
+        }
+    }
+
+    static void tellFallback(Value::Object& about, const auto& descriptor) {
+        if (descriptor.fallback) {
+            about.push_back({"default", *descriptor.fallback});
+        }
+    }
+
     template <class M, class D>
     static bool required(const D& descriptor) {
         if constexpr (requires { descriptor.fallback; }) {

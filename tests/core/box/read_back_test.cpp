@@ -97,6 +97,25 @@ TEST(ReadBack, blockedPortIsNotATuningOfNought) {
     EXPECT_FALSE(read->notes.empty());
 }
 
+TEST(ReadBack, theGravestComesFirst) {
+    box::ReadBack r;
+    EXPECT_EQ(box::verdictOf(r), box::ReadVerdict::sealed);
+    r.fb = box::Sure{40.0, 0.01};
+    r.QL = box::Sure{5.1, 0.01};
+    EXPECT_EQ(box::verdictOf(r), box::ReadVerdict::tuned);
+    r.QL->value = 4.9;
+    EXPECT_EQ(box::verdictOf(r), box::ReadVerdict::notTight);
+    r.leakSuspected = true;
+    EXPECT_EQ(box::verdictOf(r), box::ReadVerdict::leaks);
+    r.portActs = false;
+    EXPECT_EQ(box::verdictOf(r), box::ReadVerdict::portIdle);
+    EXPECT_FALSE(box::offTuning(r));
+    r.tuningError = -0.06;
+    EXPECT_TRUE(box::offTuning(r));
+    r.tuningError = 0.04;
+    EXPECT_FALSE(box::offTuning(r));
+}
+
 TEST(ReadBack, wrongDataAreRefusedWithWords) {
     curve::Axis f;
     std::vector<curve::Complex> flat;
