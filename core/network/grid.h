@@ -11,8 +11,8 @@
 
 /// Inner form of the two solvers: blocks of 84 frequencies (seven hold the 577 of the design axis),
 /// real and imaginary parts apart, so that every loop is one the compiler turns into vector
-/// instructions and a block stays in the first-level cache. Nothing outside core/network includes
-/// this.
+/// instructions and a block stays in the first-level cache. Beside core/network only core/tune
+/// includes this.
 namespace yf::network {
 
 inline constexpr std::size_t blockSize = 84;

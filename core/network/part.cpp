@@ -384,15 +384,13 @@ text::Value writeOnePort(const OnePort& port) {
 }
 
 Part withValue(const Part& old, double value) {
-    // Brooks coils of one wire: DCR ∝ L^0.6.
-    constexpr double windingExponent = 0.6;
     Part part = old;
     if (value == old.value) {
         return part;
     }
     part.value = value;
     part.printed.reset(); // another part than the one in hand
-    part.dcr = old.dcr * std::pow(value / old.value, windingExponent);
+    part.dcr = old.dcr * std::pow(value / old.value, coilExponent);
     part.esr = old.esr * old.value / value;
     part.price.reset();
     return part;

@@ -98,6 +98,9 @@ void forEachPart(const OnePort& port, const std::function<void(const Part&)>& vi
 /// Fails with the part's ID as subject; nothing is changed.
 [[nodiscard]] Result<Part> typedPart(const Part& old, const std::string& text);
 
+/// Of one wire and one shape a coil's DCR goes with L to this power (docs/theory/network.md).
+inline constexpr double coilExponent = 0.6;
+
 /// The same make of part with another value: a coil's DCR goes with L^0.6 (same wire, same shape,
 /// docs/theory/network.md), a capacitor's ESR with 1/C (same loss factor); the price is unknown.
 [[nodiscard]] Part withValue(const Part& old, double value);

@@ -1,0 +1,485 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/network/sweep.h"
+
+#include <numbers>
+
+namespace yf::network {
+
+namespace {
+
+OnePort resistorPort(double R) {
+    Part part;
+    part.value = R;
+    return part;
+}
+
+void collect(OnePort& port, std::vector<Part*>& parts) {
+    if (Part* part = port.part()) {
+        parts.push_back(part);
+        return;
+    }
+    for (OnePort& inner : port.composite()->ports) {
+        collect(inner, parts);
+    }
+}
+
+/// dZ/d ln(value) of a lone part.
+void partDerivative(
+    Block& out, const Part& part, bool follow, const Grid& grid, std::size_t block) {
+    const RealBlock& omega = grid.omega[block];
+    const double dcr = follow ? coilExponent * part.dcr : 0.0;
+    const double esr = lossResistance(part) - (follow ? 0.0 : part.esr);
+    switch (part.kind) {
+    case PartKind::resistor:
+        fill(out, part.value);
+        return;
+    case PartKind::coil:
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            const double x = part.value * omega[k];
+            if (!part.rp) {
+                out.re[k] = dcr;
+                out.im[k] = x;
+                continue;
+            }
+            const double R = *part.rp;
+            const double share = R / (R * R + x * x);
+            out.re[k] = dcr + 2.0 * R * share * share * x * x;
+            out.im[k] = share * share * x * (R * R - x * x);
+        }
+        return;
+    case PartKind::capacitor:
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            const double B = part.value * omega[k];
+            if (!part.leak) {
+                out.re[k] = -esr;
+                out.im[k] = grid.inverseOmega[block][k] / part.value;
+                continue;
+            }
+            const double G = 1.0 / *part.leak;
+            const double share = 1.0 / (G * G + B * B);
+            out.re[k] = -esr - 2.0 * G * share * share * B * B;
+            out.im[k] = share * share * B * (B * B - G * G);
+        }
+        return;
+    }
+}
+
+/// What one-port derivatives need.
+struct Within {
+    bool follow{};
+    const Grid& grid;
+    std::size_t block{};
+};
+
+/// Z of a one-port and its derivative after the `target`-th part within.
+// NOLINTNEXTLINE(misc-no-recursion): composites nest
+void portDerivative(
+    Block& Z, Block& dZ, const OnePort& port, std::size_t target, const Within& within) {
+    impedance(Z, port, within.grid, within.block);
+    if (const Part* part = port.part()) {
+        partDerivative(dZ, *part, within.follow, within.grid, within.block);
+        return;
+    }
+    const Composite& composite = *port.composite();
+    for (const OnePort& inner : composite.ports) {
+        std::size_t count = 0;
+        forEachPart(inner, [&count](const Part&) { ++count; });
+        if (target >= count) {
+            target -= count;
+            continue;
+        }
+        Block Zj;
+        portDerivative(Zj, dZ, inner, target, within);
+        if (composite.joining == Joining::parallel && composite.ports.size() > 1) {
+            Block share;
+            invert(share, Zj);
+            multiply(share, Z);
+            multiply(dZ, share);
+            multiply(dZ, share);
+        }
+        return;
+    }
+}
+
+} // namespace
+
+Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
+    : grid_(loads.grid()), Rs_(circuit.source.resistance) {
+    for (const DriverEnd& end : driverEnds(circuit)) {
+        loadOfEnd_.push_back(loads.loads().find(end.driver).value());
+    }
+    build(*circuit.tree(), none);
+    drives_.resize(ends());
+    for (std::size_t n = 0; n < nodes_.size(); ++n) {
+        Node& node = nodes_[n];
+        node.carried.resize(node.ops.size());
+        node.row.resize(node.ops.size());
+    }
+    dY_.resize(parts_.size());
+    dLog_.resize(parts_.size());
+    reaching_.resize(parts_.size());
+    for (std::size_t p = 0; p < parts_.size(); ++p) {
+        dLog_[p].resize(nodes_[placeOf_[p].first].depth + 1);
+    }
+}
+
+// NOLINTNEXTLINE(misc-no-recursion): sections nest
+std::size_t Sweep::build(const Section& section, std::size_t parent) {
+    const std::size_t index = nodes_.size();
+    nodes_.emplace_back();
+    nodes_[index].parent = parent;
+    nodes_[index].depth = parent == none ? 0 : nodes_[parent].depth + 1;
+    std::vector<Op> ops;
+    const auto append = [&](Pass pass, OnePort port, bool counted) {
+        Op op{.pass = pass, .port = std::move(port)};
+        if (counted) {
+            op.firstPart = parts_.size();
+            forEachPart(op.port, [&](const Part& part) {
+                parts_.push_back(part);
+                placeOf_.emplace_back(index, ops.size());
+                ++op.partCount;
+            });
+        }
+        ops.push_back(std::move(op));
+    };
+    for (const Slot& slot : section.ladder) {
+        if (const auto* series = std::get_if<SeriesSlot>(&slot)) {
+            append(Pass::series, series->port, true);
+        } else if (const auto* shunt = std::get_if<ShuntSlot>(&slot)) {
+            append(Pass::shunt, shunt->port, true);
+        } else if (const auto* transformer = std::get_if<TransformerSlot>(&slot)) {
+            if (transformer->dcr > 0.0) {
+                append(Pass::series, resistorPort(transformer->dcr), false);
+            }
+            if (transformer->magnetizing) {
+                Part coil;
+                coil.kind = PartKind::coil;
+                coil.value = *transformer->magnetizing;
+                append(Pass::shunt, coil, false);
+            }
+            ops.emplace_back();
+            ops.back().pass = Pass::transformer;
+            ops.back().ratio = transformer->ratio;
+        } else {
+            const ControlResistances R = resistances(std::get<ControlSlot>(slot));
+            append(Pass::series, resistorPort(R.inLine), false);
+            if (R.toReturn) {
+                append(Pass::shunt, resistorPort(*R.toReturn), false);
+            }
+        }
+    }
+    nodes_[index].ops = std::move(ops);
+    static constexpr auto endsSoFar = [](const std::vector<Node>& nodes, std::size_t upTo) {
+        std::size_t count = 0;
+        for (std::size_t n = 0; n < upTo; ++n) {
+            count += nodes[n].lastEnd == none ? 1U : 0U;
+        }
+        return count;
+    };
+    nodes_[index].firstEnd = endsSoFar(nodes_, index);
+    if (const auto* end = std::get_if<DriverEnd>(&section.end)) {
+        nodes_[index].end = *end;
+        nodes_[index].lastEnd = none; // counted as a leaf while building
+    } else {
+        const auto& ways = std::get<Ways>(section.end);
+        nodes_[index].join = ways.join;
+        for (const Section& child : ways.sections) {
+            const std::size_t c = build(child, index);
+            nodes_[index].children.push_back(c);
+        }
+    }
+    if (parent == none) {
+        // Ends are numbered; now each section learns its last one, children before parents.
+        for (std::size_t n = nodes_.size(); n-- > 0;) {
+            Node& node = nodes_[n];
+            node.lastEnd = node.leaf() ? node.firstEnd + 1 : nodes_[node.children.back()].lastEnd;
+        }
+    }
+    return index;
+}
+
+void Sweep::setPart(std::size_t part, const Part& changed) {
+    parts_[part] = changed;
+    const auto [n, o] = placeOf_[part];
+    Op& op = nodes_[n].ops[o];
+    std::vector<Part*> within;
+    collect(op.port, within);
+    *within[part - op.firstPart] = changed;
+}
+
+void Sweep::setValue(std::size_t part, double value) {
+    setPart(part, withValue(parts_[part], value));
+}
+
+void Sweep::join(const Node& node, Block& Y) {
+    if (node.join == Joining::parallel) {
+        Y = nodes_[node.children.front()].Y;
+        for (std::size_t c = 1; c < node.children.size(); ++c) {
+            add(Y, nodes_[node.children[c]].Y);
+        }
+        return;
+    }
+    Block Z;
+    fill(Z, 0.0);
+    for (const std::size_t c : node.children) {
+        invert(nodes_[c].Z, nodes_[c].Y);
+        add(Z, nodes_[c].Z);
+    }
+    invert(Y, Z);
+    for (const std::size_t c : node.children) {
+        setProduct(nodes_[c].share, nodes_[c].Z, Y);
+    }
+}
+
+void Sweep::columns(Node& node) {
+    Block v;
+    Block i;
+    fill(v, 1.0);
+    if (node.leaf()) {
+        endAdmittance(i, node.end, grid_.admittances[loadOfEnd_[node.firstEnd]][block_]);
+    } else {
+        join(node, i);
+    }
+    if (node.ops.empty()) {
+        fill(node.T, 1.0);
+        node.Y = i;
+        return;
+    }
+    for (std::size_t k = node.ops.size(); k-- > 0;) {
+        const Op& op = node.ops[k];
+        switch (op.pass) {
+        case Pass::series:
+            node.carried[k] = i;
+            addSeries(v, op.port, i, grid_, block_);
+            break;
+        case Pass::shunt:
+            node.carried[k] = v;
+            addShunt(i, op.port, v, grid_, block_);
+            break;
+        case Pass::transformer:
+            scale(v, 1.0 / op.ratio);
+            scale(i, op.ratio);
+            break;
+        }
+    }
+    reciprocal(node.T, v);
+    setProduct(node.Y, i, node.T);
+}
+
+/// Voltages from the source down.
+void Sweep::descend(Node& node) {
+    Block end = node.Vin;
+    if (!node.ops.empty()) {
+        multiply(end, node.T);
+    }
+    if (node.leaf()) {
+        setScaled(drives_[node.firstEnd], end, node.end.polarity);
+        return;
+    }
+    for (const std::size_t c : node.children) {
+        nodes_[c].Vin = end;
+        if (node.join == Joining::series) {
+            multiply(nodes_[c].Vin, nodes_[c].share);
+        }
+    }
+}
+
+void Sweep::run(std::size_t block) {
+    block_ = block;
+    for (std::size_t n = nodes_.size(); n-- > 0;) {
+        columns(nodes_[n]);
+    }
+    if (Rs_ > 0.0) {
+        Block divider;
+        fill(divider, 1.0);
+        addScaled(divider, nodes_.front().Y, Rs_);
+        reciprocal(sourceShare_, divider);
+    } else {
+        fill(sourceShare_, 1.0);
+    }
+    nodes_.front().Vin = sourceShare_;
+    for (Node& node : nodes_) {
+        descend(node);
+    }
+}
+
+void Sweep::branches(std::vector<Block>& currents, std::vector<Block>& voltages) {
+    currents.resize(parts_.size());
+    voltages.resize(parts_.size());
+
+    struct Walk {
+        const Grid& grid;
+        std::size_t block;
+        std::vector<Block>& currents;
+        std::vector<Block>& voltages;
+        std::size_t next;
+
+        // NOLINTNEXTLINE(misc-no-recursion): composites nest
+        void go(const OnePort& port, const Block& v, const Block& i) {
+            if (port.part() != nullptr) {
+                currents[next] = i;
+                voltages[next] = v;
+                ++next;
+                return;
+            }
+            const Composite& composite = *port.composite();
+            for (const OnePort& inner : composite.ports) {
+                Block x;
+                if (composite.joining == Joining::series) {
+                    impedance(x, inner, grid, block);
+                    multiply(x, i);
+                    go(inner, x, i);
+                } else {
+                    network::admittance(x, inner, grid, block);
+                    multiply(x, v);
+                    go(inner, v, x);
+                }
+            }
+        }
+    };
+
+    for (const Node& node : nodes_) {
+        Block scaleTo;
+        setProduct(scaleTo, node.Vin, node.T);
+        for (std::size_t k = 0; k < node.ops.size(); ++k) {
+            const Op& op = node.ops[k];
+            if (op.firstPart == none) {
+                continue;
+            }
+            Block carried;
+            setProduct(carried, node.carried[k], scaleTo);
+            Block other;
+            if (op.pass == Pass::series) {
+                impedance(other, op.port, grid_, block_);
+            } else {
+                network::admittance(other, op.port, grid_, block_);
+            }
+            multiply(other, carried);
+            const bool series = op.pass == Pass::series;
+            Walk walk{grid_, block_, currents, voltages, op.firstPart};
+            walk.go(op.port, series ? other : carried, series ? carried : other);
+        }
+    }
+}
+
+/// Rows from a section's input to its end.
+void Sweep::rows(Node& node) {
+    Block a;
+    Block b;
+    fill(a, 1.0);
+    fill(b, 0.0);
+    for (std::size_t k = 0; k < node.ops.size(); ++k) {
+        const Op& op = node.ops[k];
+        switch (op.pass) {
+        case Pass::series:
+            node.row[k] = a;
+            addSeries(b, op.port, a, grid_, block_);
+            break;
+        case Pass::shunt:
+            node.row[k] = b;
+            addShunt(a, op.port, b, grid_, block_);
+            break;
+        case Pass::transformer:
+            scale(a, 1.0 / op.ratio);
+            scale(b, op.ratio);
+            break;
+        }
+    }
+    node.rowEnd = b;
+}
+
+/// Hands a section's change of admittance to what stands above it.
+void Sweep::climb(std::size_t part, std::size_t start, Block& dY) {
+    std::vector<Block>& levels = dLog_[part];
+    std::size_t reach = 1;
+    std::size_t level = 0;
+    for (std::size_t n = start; nodes_[n].parent != none; n = nodes_[n].parent) {
+        const Node& node = nodes_[n];
+        const Node& above = nodes_[node.parent];
+        Block& next = levels[++level];
+        fill(next, 0.0);
+        bool moves = false;
+        if (above.join == Joining::series) {
+            // d ln of the share: the others' goes with the common current, its own also with Z.
+            Block own;
+            setProduct(own, node.Z, dY);
+            subtract(levels[level - 1], own);
+            multiply(own, node.share);
+            add(next, own);
+            multiply(dY, node.share);
+            multiply(dY, node.share);
+            moves = true;
+        }
+        if (!above.ops.empty()) {
+            Block x;
+            setProduct(x, above.T, above.rowEnd);
+            multiply(x, dY);
+            subtract(next, x);
+            multiply(dY, above.T);
+            multiply(dY, above.T);
+            moves = true;
+        }
+        if (moves) {
+            reach = level + 1;
+        }
+    }
+    if (Rs_ > 0.0) {
+        Block x;
+        setProduct(x, sourceShare_, dY);
+        scale(x, -Rs_);
+        add(levels[level], x);
+        reach = level + 1;
+    }
+    dY_[part] = dY;
+    for (std::size_t j = reach - 1; j-- > 0;) {
+        add(levels[j], levels[j + 1]);
+    }
+    reaching_[part] = reach;
+}
+
+void Sweep::differentiate(const std::vector<bool>& wanted, bool lossesFollow) {
+    for (Node& node : nodes_) {
+        rows(node);
+    }
+    const Within within{lossesFollow, grid_, block_};
+    for (std::size_t p = 0; p < parts_.size(); ++p) {
+        if (!wanted.empty() && !wanted[p]) {
+            continue;
+        }
+        const auto [n, o] = placeOf_[p];
+        Node& node = nodes_[n];
+        const Op& op = node.ops[o];
+        Block Z;
+        Block dX;
+        portDerivative(Z, dX, op.port, p - op.firstPart, within);
+        if (op.pass == Pass::shunt) {
+            Block Y;
+            invert(Y, Z);
+            multiply(dX, Y);
+            multiply(dX, Y);
+            scale(dX, -1.0);
+        }
+        Block u;
+        setProduct(u, node.carried[o], node.T);
+        multiply(dX, u);
+        Block& own = dLog_[p].front();
+        setNegatedProduct(own, dX, node.row[o]);
+        multiply(dX, u);
+        if (op.pass == Pass::series) {
+            scale(dX, -1.0);
+        }
+        climb(p, n, dX);
+    }
+}
+
+const Block* Sweep::drivesLog(std::size_t part, std::size_t end) const {
+    std::size_t n = placeOf_[part].first;
+    std::size_t level = 0;
+    while (end < nodes_[n].firstEnd || end >= nodes_[n].lastEnd) {
+        n = nodes_[n].parent;
+        ++level;
+    }
+    return level < reaching_[part] ? &dLog_[part][level] : nullptr;
+}
+
+} // namespace yf::network

@@ -1,0 +1,120 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/network/grid.h"
+#include "core/network/solve.h"
+
+#include <memory>
+
+/// One section tree solved again and again with other values: what the tuner, the finder, the
+/// tolerances and the reach of a part are made of. Inner form, in blocks of frequencies, as grid.h.
+namespace yf::network {
+
+/// The columns and rows of all sections over one block of frequencies, and from them every drive,
+/// every part's voltage and current, and the exact derivative of both drive and input admittance
+/// after every part, with no further solution.
+///
+///     column (v, i) from the driver, row (a, b) from the source, before slot k:
+///     ∂T/∂Z_k = −T²·a·i_k      ∂T/∂Y_k = −T²·b·v_k
+///     ∂Y_in/∂Z_k = −(i_k·T)²   ∂Y_in/∂Y_k = +(v_k·T)²
+///
+/// and upwards through joins by the same two rules, an end's admittance being a shunt there.
+/// Source: Director and Rohrer 1969 (adjoint network), chain matrices; docs/theory/network.md.
+class Sweep {
+public:
+    static constexpr std::size_t none = static_cast<std::size_t>(-1);
+
+    /// `circuit` is a tree without couplings whose drivers `loads` all know (solve() tells), and
+    /// `loads` outlives this.
+    Sweep(const Circuit& circuit, const PreparedLoads& loads);
+
+    [[nodiscard]] std::size_t ends() const { return loadOfEnd_.size(); }
+
+    [[nodiscard]] const std::vector<Part>& parts() const { return parts_; }
+
+    [[nodiscard]] const Grid& grid() const { return grid_; }
+
+    /// Another value for a part; its losses follow as withValue says.
+    void setValue(std::size_t part, double value);
+
+    /// Any change that keeps the kind: a loss, a value with its losses held.
+    void setPart(std::size_t part, const Part& changed);
+
+    /// Columns, drives and input admittance of one block.
+    void run(std::size_t block);
+
+    /// Voltage across an end over the EMF, polarity included.
+    [[nodiscard]] const Block& drive(std::size_t end) const { return drives_[end]; }
+
+    /// What hangs behind the source's resistance.
+    [[nodiscard]] const Block& admittance() const { return nodes_.front().Y; }
+
+    /// After run(): current through each part and voltage across it, over the EMF.
+    void branches(std::vector<Block>& currents, std::vector<Block>& voltages);
+
+    /// After run(): derivatives after ln(value) of each part for which `wanted` is set (all if
+    /// empty). Losses follow the value where `lossesFollow`, as withValue says.
+    void differentiate(const std::vector<bool>& wanted, bool lossesFollow);
+
+    /// d ln(drive)/d ln(value); null where the part does not reach the end at all.
+    [[nodiscard]] const Block* drivesLog(std::size_t part, std::size_t end) const;
+
+    /// dY_in/d ln(value).
+    [[nodiscard]] const Block& admittanceLog(std::size_t part) const { return dY_[part]; }
+
+private:
+    enum class Pass { series, shunt, transformer };
+
+    struct Op {
+        Pass pass{};
+        OnePort port;
+        double ratio{1.0};
+        std::size_t firstPart{none}; ///< of the parts within, in writing order
+        std::size_t partCount{};
+    };
+
+    struct Node {
+        std::size_t parent{none};
+        std::size_t depth{};
+        std::vector<Op> ops;
+        std::vector<std::size_t> children;
+        Joining join{};
+        std::size_t firstEnd{};
+        std::size_t lastEnd{}; ///< one past
+        DriverEnd end;         ///< of a leaf
+        // Over the present block:
+        std::vector<Block> carried; ///< i at a series slot, v at a shunt
+        std::vector<Block> row;     ///< a at a series slot, b at a shunt
+        Block T;
+        Block Y;
+        Block Z;     ///< 1/Y where the parent joins in series
+        Block share; ///< likewise Z·Y_join
+        Block rowEnd;
+        Block Vin;
+
+        [[nodiscard]] bool leaf() const { return children.empty(); }
+    };
+
+    std::size_t build(const Section& section, std::size_t parent);
+    void columns(Node& node);
+    void join(const Node& node, Block& Y);
+    void descend(Node& node);
+    void rows(Node& node);
+    void climb(std::size_t part, std::size_t node, Block& dY);
+
+    const Grid& grid_;
+    double Rs_{};
+    std::vector<std::size_t> loadOfEnd_;
+    std::vector<Part> parts_;
+    std::vector<std::pair<std::size_t, std::size_t>> placeOf_; ///< part → node, op
+    std::vector<Node> nodes_;                                  ///< parents before children
+    std::size_t block_{};
+    Block sourceShare_;
+    std::vector<Block> drives_;
+    std::vector<Block> dY_;
+    /// [part][level up the chain of sections]: the sum of all that reaches the ends below.
+    std::vector<std::vector<Block>> dLog_;
+    std::vector<std::size_t> reaching_; ///< levels of a part that are not nought, from its own up
+};
+
+} // namespace yf::network
