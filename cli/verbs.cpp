@@ -37,11 +37,17 @@
 #include "core/measure/phase.h"
 #include "core/measure/polar.h"
 #include "core/measure/smoothing.h"
+#include "core/network/biquad.h"
+#include "core/network/coil.h"
 #include "core/network/e_series.h"
 #include "core/network/load.h"
 #include "core/network/network.h"
 #include "core/network/pad.h"
+#include "core/network/power.h"
+#include "core/network/shelf.h"
 #include "core/network/textbook.h"
+#include "core/network/tolerance.h"
+#include "core/network/trap.h"
 #include "core/network/zobel.h"
 #include "core/report/job_file.h"
 #include "core/report/job_record.h"
@@ -232,7 +238,14 @@ const std::vector<Verb>& verbs() {
             "network", "textbook", "a network from the book, and what it does"),
         verb<&network::zobel>("network", "zobel", "parts that flatten a driver's impedance"),
         verb<&network::pad>("network", "pad", "resistors that lower a level"),
+        verb<&network::trap>("network", "notch", "parts against a peak or a resonance"),
+        verb<&network::shelf>("network", "baffle-step", "parts against the step of a front"),
         verb<&network::purchasable>("network", "parts", "values that can be bought"),
+        verb<&network::coil>("network", "coil", "turns, wire and resistance of an air coil"),
+        verb<&network::powerOf>("network", "power", "heat and peak voltage in every part"),
+        verb<&network::toleranceOf>(
+            "network", "tolerance", "what the parts' tolerances do to the sum"),
+        verb<&network::biquad>("network", "biquad", "sections of a filter at line level"),
         verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
         verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),

@@ -117,16 +117,15 @@ Result<Joining> readJoining(const Value& value, const std::string& path) {
 }
 
 /// A number of alike units under a key; nothing where it is not given.
-Result<std::optional<int>>
-readUnits(const Value& value, const char* key, const std::string& path) {
+Result<std::optional<int>> readUnits(const Value& value, const char* key, const std::string& path) {
     const Value* given = value.find(key);
     if (given == nullptr) {
         return std::optional<int>{};
     }
     constexpr double most = 100.0;
     const double* number = given->number();
-    const bool fits = number != nullptr && *number >= 1.0 && *number <= most &&
-                      *number == std::floor(*number);
+    const bool fits =
+        number != nullptr && *number >= 1.0 && *number <= most && *number == std::floor(*number);
     if (!fits) {
         return Error{text::join(path, key),
                      number == nullptr ? std::string(text::kindOf(*given)) + " given"
@@ -171,8 +170,16 @@ Result<Section> readSection(const Value& value,
     if (value.object() == nullptr) {
         return text::wrongKind(path, value, "an object");
     }
-    std::vector<std::string> known{
-        "name", "ladder", "driver", "polarity", "count", "wiring", "in_series", "in_parallel", "ways", "join"};
+    std::vector<std::string> known{"name",
+                                   "ladder",
+                                   "driver",
+                                   "polarity",
+                                   "count",
+                                   "wiring",
+                                   "in_series",
+                                   "in_parallel",
+                                   "ways",
+                                   "join"};
     known.insert(known.end(), alsoKnown.begin(), alsoKnown.end());
     if (auto error = onlyKeys(value, path, known)) {
         return *error;
@@ -465,8 +472,7 @@ void writeSection(const Section& section, Value::Object& object) {
         } else if (end->units() > 1) {
             object.push_back({"count", end->units()});
             object.push_back(
-                {"wiring",
-                 joiningName(end->inSeries > 1 ? Joining::series : Joining::parallel)});
+                {"wiring", joiningName(end->inSeries > 1 ? Joining::series : Joining::parallel)});
         }
         return;
     }

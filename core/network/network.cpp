@@ -431,15 +431,18 @@ Axis coveredAxis(const Network& network) {
     return curve::within(curve::designAxis(), from, to);
 }
 
-std::optional<Error> check(const SolveInput& input) {
-    if (!input.frequencies) {
+std::optional<Error> checkFrequencies(const std::optional<std::vector<double>>& frequencies) {
+    if (!frequencies) {
         return std::nullopt;
     }
-    if (input.frequencies->empty()) {
+    if (frequencies->empty()) {
         return Error{"frequencies_hz", "0 entries given", "must have at least 1"};
     }
-    return input.frequencies->size() == 1 ? std::nullopt
-                                          : checkAxis(*input.frequencies, "frequencies_hz");
+    return frequencies->size() == 1 ? std::nullopt : checkAxis(*frequencies, "frequencies_hz");
+}
+
+std::optional<Error> check(const SolveInput& input) {
+    return checkFrequencies(input.frequencies);
 }
 
 Value SolveOutput::write() const {

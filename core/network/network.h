@@ -74,6 +74,10 @@ struct SolveInput {
     }
 };
 
+/// "frequencies_hz" of a verb, where given: at least one, ascending.
+[[nodiscard]] std::optional<Error>
+checkFrequencies(const std::optional<std::vector<double>>& frequencies);
+
 [[nodiscard]] std::optional<Error> check(const SolveInput& input);
 
 /// Output of `network solve`.

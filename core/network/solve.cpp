@@ -46,7 +46,8 @@ Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Metho
     return solution;
 }
 
-Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const Solution& solution) {
+Result<std::vector<std::vector<Complex>>> pressureFactors(const Circuit& circuit,
+                                                          const Loads& loads) {
     const auto ends = driverEnds(circuit);
     std::optional<bool> withResponse;
     for (const DriverEnd& end : ends) {
@@ -61,20 +62,31 @@ Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const So
         withResponse = load.pressure.has_value();
     }
     const double EMF = circuit.source.voltage;
+    std::vector<std::vector<Complex>> factors;
+    for (const DriverEnd& end : ends) {
+        const Load& load = loads.drivers[loads.find(end.driver).value()];
+        auto& row = factors.emplace_back(loads.axis.size(), Complex{1.0});
+        if (!load.pressure) {
+            continue;
+        }
+        const double strings = end.inParallel; // a string shares what it gets
+        for (std::size_t k = 0; k < row.size(); ++k) {
+            const double turn = -2.0 * std::numbers::pi * loads.axis[k] * load.delay;
+            const Complex late = load.delay == 0.0 ? Complex{1.0} : std::polar(1.0, turn);
+            row[k] = strings * (EMF / quantity::referenceVoltage) * (*load.pressure)[k] * late;
+        }
+    }
+    return factors;
+}
+
+Result<Pressures> pressures(const Circuit& circuit, const Loads& loads, const Solution& solution) {
+    YF_TRY(factors, pressureFactors(circuit, loads));
     Pressures result;
     result.sum.assign(loads.axis.size(), Complex{});
-    for (std::size_t q = 0; q < ends.size(); ++q) {
-        const Load& load = loads.drivers[loads.find(ends[q].driver).value()];
+    for (std::size_t q = 0; q < factors.size(); ++q) {
         std::vector<Complex> way = solution.drives[q];
-        if (load.pressure) {
-            const double strings = ends[q].inParallel; // a string shares what it gets
-            for (std::size_t k = 0; k < way.size(); ++k) {
-                const double turn = -2.0 * std::numbers::pi * loads.axis[k] * load.delay;
-                const Complex late = load.delay == 0.0 ? Complex{1.0} : std::polar(1.0, turn);
-                way[k] *= strings * (EMF / quantity::referenceVoltage) * (*load.pressure)[k] * late;
-            }
-        }
         for (std::size_t k = 0; k < way.size(); ++k) {
+            way[k] *= factors[q][k];
             result.sum[k] += way[k];
         }
         result.ways.push_back(std::move(way));

@@ -44,6 +44,11 @@ struct Pressures {
     bool operator==(const Pressures&) const = default;
 };
 
+/// What a drive becomes pressure by, [end][frequency]: m_q·(EMF/2.83 V)·p_q·e^(−jωt_q), or 1 where
+/// no driver has a response. Fails when some have one and some have not.
+[[nodiscard]] Result<std::vector<std::vector<Complex>>> pressureFactors(const Circuit& circuit,
+                                                                        const Loads& loads);
+
 /// Where no driver has a response the sum is that of the drives, re EMF.
 /// Fails when some drivers have a response and some have not: a sum of unlike things.
 [[nodiscard]] Result<Pressures>

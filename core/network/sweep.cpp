@@ -103,6 +103,29 @@ void portDerivative(
 
 } // namespace
 
+// NOLINTNEXTLINE(misc-no-recursion): composites nest
+void distribute(Distribution&& to, const OnePort& port, const Block& v, const Block& i) {
+    if (port.part() != nullptr) {
+        to.currents[to.next] = i;
+        to.voltages[to.next] = v;
+        ++to.next;
+        return;
+    }
+    const Composite& composite = *port.composite();
+    const bool series = composite.joining == Joining::series;
+    for (const OnePort& inner : composite.ports) {
+        Block x;
+        if (series) {
+            impedance(x, inner, to.grid, to.block);
+            multiply(x, i);
+        } else {
+            admittance(x, inner, to.grid, to.block);
+            multiply(x, v);
+        }
+        distribute(std::move(to), inner, series ? x : v, series ? i : x);
+    }
+}
+
 Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
     : grid_(loads.grid()), Rs_(circuit.source.resistance) {
     for (const DriverEnd& end : driverEnds(circuit)) {
@@ -307,37 +330,6 @@ void Sweep::branches(std::vector<Block>& currents, std::vector<Block>& voltages)
     currents.resize(parts_.size());
     voltages.resize(parts_.size());
 
-    struct Walk {
-        const Grid& grid;
-        std::size_t block;
-        std::vector<Block>& currents;
-        std::vector<Block>& voltages;
-        std::size_t next;
-
-        // NOLINTNEXTLINE(misc-no-recursion): composites nest
-        void go(const OnePort& port, const Block& v, const Block& i) {
-            if (port.part() != nullptr) {
-                currents[next] = i;
-                voltages[next] = v;
-                ++next;
-                return;
-            }
-            const Composite& composite = *port.composite();
-            for (const OnePort& inner : composite.ports) {
-                Block x;
-                if (composite.joining == Joining::series) {
-                    impedance(x, inner, grid, block);
-                    multiply(x, i);
-                    go(inner, x, i);
-                } else {
-                    network::admittance(x, inner, grid, block);
-                    multiply(x, v);
-                    go(inner, v, x);
-                }
-            }
-        }
-    };
-
     for (const Node& node : nodes_) {
         Block scaleTo;
         setProduct(scaleTo, node.Vin, node.T);
@@ -356,8 +348,10 @@ void Sweep::branches(std::vector<Block>& currents, std::vector<Block>& voltages)
             }
             multiply(other, carried);
             const bool series = op.pass == Pass::series;
-            Walk walk{grid_, block_, currents, voltages, op.firstPart};
-            walk.go(op.port, series ? other : carried, series ? carried : other);
+            distribute({grid_, block_, currents, voltages, op.firstPart},
+                       op.port,
+                       series ? other : carried,
+                       series ? carried : other);
         }
     }
 }

@@ -117,4 +117,16 @@ private:
     std::vector<std::size_t> reaching_; ///< levels of a part that are not nought, from its own up
 };
 
+/// Where the parts of a one-port put what flows through them.
+struct Distribution {
+    const Grid& grid;
+    std::size_t block{};
+    std::vector<Block>& currents;
+    std::vector<Block>& voltages;
+    std::size_t next{}; ///< place of the next part
+};
+
+/// Voltage and current of a one-port handed down to its parts, in writing order.
+void distribute(Distribution&& to, const OnePort& port, const Block& v, const Block& i);
+
 } // namespace yf::network

@@ -57,6 +57,9 @@ Result<Trap> inLine(const TrapRequest& r, double g, double Q) {
     // The winding's resistance detunes and damps: at f0 the coil is r + jω0L.
     const double square = r.dcr * r.dcr + omega * omega * L * L;
     const double left = 1.0 / R - r.dcr / square;
+    if (r.dcr >= R) {
+        return dcrTooHigh(r.dcr, R);
+    }
     if (!(left > 0.0)) {
         // r/(r² + X²) = 1/R has its lower root where the coil alone damps as much as wanted.
         const double X = omega * L;

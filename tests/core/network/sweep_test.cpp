@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The tree that is solved again and again: against the plain solver, and its derivatives against
 // central differences of the plain solver (five points, so that they are good to 1e-9).
+#include "core/network/ladder_edit.h"
 #include "core/network/sweep.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
@@ -31,36 +32,6 @@ Complex at(const network::Block& block, std::size_t k) {
     return {block.re[k], block.im[k]};
 }
 
-/// Sets the n-th part of a tree, in writing order.
-void replacePart(network::Circuit& circuit, const network::Part& changed) {
-    const std::function<void(network::OnePort&)> inPort = [&](network::OnePort& port) {
-        if (network::Part* part = port.part()) {
-            if (part->id == changed.id) {
-                *part = changed;
-            }
-            return;
-        }
-        for (network::OnePort& inner : port.composite()->ports) {
-            inPort(inner);
-        }
-    };
-    const std::function<void(network::Section&)> inSection = [&](network::Section& section) {
-        for (network::Slot& slot : section.ladder) {
-            if (auto* series = std::get_if<network::SeriesSlot>(&slot)) {
-                inPort(series->port);
-            } else if (auto* shunt = std::get_if<network::ShuntSlot>(&slot)) {
-                inPort(shunt->port);
-            }
-        }
-        if (auto* ways = std::get_if<network::Ways>(&section.end)) {
-            for (network::Section& child : ways->sections) {
-                inSection(child);
-            }
-        }
-    };
-    inSection(*circuit.tree());
-}
-
 struct Prepared {
     network::Network network;
     network::PreparedLoads loads;
@@ -74,9 +45,9 @@ struct Prepared {
 };
 
 network::Solution solvedWith(const Prepared& p, const network::Part& changed) {
-    network::Circuit circuit = p.network.circuit;
-    replacePart(circuit, changed);
-    auto solution = network::solve(circuit, p.loads, network::Method::ladder);
+    const auto circuit = network::withPart(p.network.circuit, changed);
+    EXPECT_TRUE(circuit.ok());
+    auto solution = network::solve(*circuit, p.loads, network::Method::ladder);
     EXPECT_TRUE(solution.ok());
     return *solution;
 }

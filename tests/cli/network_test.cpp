@@ -1,0 +1,116 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Corrections, parts, heat and tolerances of topic `network`: one worked example for each verb
+// (docs/theory/network.md), and what is refused.
+#include "tests/support/command_line.h"
+
+#include <gtest/gtest.h>
+
+namespace yf::test {
+
+namespace {
+
+Value network(const char* verb, const std::string& input) {
+    return output({"network", verb}, "{" + input + "}");
+}
+
+const std::string pair = R"("network":{"drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":[)"
+                         R"({"ladder":[{"series":"L1 1mH dcr=0.3"}],"driver":"a"},)"
+                         R"({"ladder":[{"series":"C1 10uF"},{"series":"R1 2"}],"driver":"b"}]})";
+
+} // namespace
+
+TEST(NetworkCommands, traps) {
+    expectFigures(
+        network("notch", R"("f0_hz":900,"height_db":6,"q":1.2,"load_ohm":8,"dcr_ohm":0.35)"),
+        {{"r_ohm", 8.499, 0.001}, {"l_h", 1.17334e-3, 1e-8}, {"c_f", 26.578e-6, 1e-9}});
+    expectFigures(
+        network(
+            "notch",
+            R"("kind":"shunt-trap","f0_hz":3400,"height_db":4,"q":2,"load_ohm":8,"upstream_ohm":3.3,"dcr_ohm":0.4)"),
+        {{"r_ohm", 3.594, 0.001}, {"l_h", 0.37396e-3, 1e-8}, {"c_f", 5.8595e-6, 1e-10}});
+}
+
+TEST(NetworkCommands, shelf) {
+    expectFigures(network("baffle-step", R"("centre_hz":480,"step_db":4,"load_ohm":6.3)"),
+                  {{"r_ohm", 3.685, 0.001}, {"l_h", 0.97050e-3, 1e-8}});
+    expectFigures(network("baffle-step", R"("width_m":0.21)"),
+                  {{"centre_hz", 548.0, 0.5}, {"r_ohm", 8.0, 1e-4}, {"l_h", 1.64e-3, 5e-6}});
+}
+
+TEST(NetworkCommands, coils) {
+    expectFigures(network("coil", R"("l_h":0.0015,"wire_m":0.001,"insulated_m":0.00107)"),
+                  {{"turns", 198.0, 0.5},
+                   {"inner_diameter_m", 0.0301, 5e-5},
+                   {"outer_diameter_m", 0.0602, 5e-5},
+                   {"length_m", 0.0150, 6e-5},
+                   {"wire_length_m", 28.0, 0.05},
+                   {"dcr_ohm", 0.616, 0.001}});
+}
+
+TEST(NetworkCommands, heatAndTolerance) {
+    const Value heat = network("power", pair + R"(,"voltage_v":20)");
+    EXPECT_EQ(heat.find("part_ids")->list()->size(), 3U);
+    EXPECT_NEAR(*heat.find("source_w")->number(), 44.6, 0.1);
+    const Value loose =
+        network("tolerance", pair + R"(,"frequencies_hz":[1000],"runs":200,"limit_db":1)");
+    // Worst case: Σ|S|·tolerance with 5 % of coils and resistors, 10 % of capacitors.
+    const auto& rows = *loose.find("sensitivities_db")->list();
+    double sum = 0.0;
+    const double allowed[] = {5.0, 10.0, 5.0};
+    for (std::size_t p = 0; p < 3; ++p) {
+        sum += allowed[p] * std::abs(*(*rows[p].list())[0].number());
+    }
+    EXPECT_NEAR(*(*loose.find("worst_cases_db")->list())[0].number(), sum, 1e-9);
+    EXPECT_EQ(*loose.find("yield_pct")->number(), 100.0);
+}
+
+TEST(NetworkCommands, lineLevel) {
+    const Value four = network(
+        "biquad",
+        R"("kind":"low-pass","alignment":"linkwitz-riley","order":4,"fx_hz":2500,"sample_rate_hz":48000,"frequencies_hz":[2500])");
+    EXPECT_EQ(four.find("sections")->list()->size(), 2U);
+    EXPECT_NEAR(*(*four.find("levels_db")->list())[0].number(), -6.0206, 1e-4);
+    const Value one = network(
+        "biquad", R"("kind":"peaking","f0_hz":1000,"q":2,"gain_db":6,"sample_rate_hz":48000)");
+    EXPECT_EQ(*(*one.find("a")->list())[0].number(), 1.0);
+}
+
+TEST(NetworkCommands, refusalsNameKeyValueAndRange) {
+    const struct {
+        const char* verb;
+        std::string input;
+        const char* words;
+    } table[] = {
+        {"notch", R"("f0_hz":900,"height_db":0,"q":1,"load_ohm":8)", "height_db"},
+        {"notch",
+         R"("f0_hz":900,"height_db":3,"f_low_hz":900,"f_high_hz":1200,"load_ohm":8)",
+         "f_low_hz"},
+        {"notch",
+         R"("f0_hz":900,"height_db":3,"f_low_hz":700,"f_high_hz":800,"load_ohm":8)",
+         "f_high_hz"},
+        {"notch",
+         R"("kind":"shunt-trap","f0_hz":900,"height_db":3,"q":1,"load_ohm":8,"upstream_ohm":0)",
+         "upstream_ohm"},
+        {"notch", R"("f0_hz":900,"height_db":6,"q":1.2,"load_ohm":8,"dcr_ohm":9)", "dcr_ohm"},
+        {"baffle-step", R"("load_ohm":8)", "width_m"},
+        {"coil", R"("l_h":0.001,"wire_m":0.001,"insulated_m":0.0009)", "insulated_m"},
+        {"coil",
+         R"("l_h":0.001,"wire_m":0.001,"insulated_m":0.0011,"shape":"former")",
+         "inner_diameter_m"},
+        {"power", pair + R"(,"voltage_v":20,"spectrum":"sine")", "f_hz"},
+        {"power", pair + R"(,"voltage_v":20,"from_hz":900,"to_hz":800)", "to_hz"},
+        {"tolerance", pair + R"(,"frequencies_hz":[])", "frequencies_hz"},
+        {"biquad", R"("kind":"low-pass","f0_hz":24000,"q":1,"sample_rate_hz":48000)", "f0_hz"},
+        {"biquad",
+         R"("kind":"low-pass","alignment":"linkwitz-riley","order":3,"fx_hz":1000,"sample_rate_hz":48000)",
+         "order"},
+    };
+
+    for (const auto& row : table) {
+        const cli::Answer a = answer({"network", row.verb}, "{" + row.input + "}");
+        EXPECT_EQ(a.status, 2) << row.input;
+        EXPECT_NE(a.err.find(row.words), std::string::npos) << row.input << a.err;
+    }
+}
+
+} // namespace yf::test
