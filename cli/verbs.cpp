@@ -61,6 +61,7 @@
 #include "core/sim/specimen.h"
 #include "core/sim/trial.h"
 #include "core/speaker/findings.h"
+#include "core/tune/tune.h"
 
 #include <ctime>
 
@@ -245,6 +246,7 @@ const std::vector<Verb>& verbs() {
         verb<&network::powerOf>("network", "power", "heat and peak voltage in every part"),
         verb<&network::toleranceOf>(
             "network", "tolerance", "what the parts' tolerances do to the sum"),
+        verb<&tune::tune>("network", "tune", "values that come nearest to what is wanted"),
         verb<&network::biquad>("network", "biquad", "sections of a filter at line level"),
         verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),

@@ -15,7 +15,7 @@ QT = re.compile(r"^(Q[A-Z]|Qt[A-Z]|qcustomplot)")
 # Heavy or foreign libraries: in these folders only, and in sources only.
 LIBRARIES = {
     "nlohmann/": ["core/text"],
-    "Eigen/": ["core/network", "core/driver", "core/signal", "core/box"],
+    "Eigen/": ["core/network", "core/tune", "core/driver", "core/signal", "core/box"],
     "ceres/": ["core/driver"],
     "sqlite3.h": ["core/job/store"],
     "fftw3.h": ["core/signal"],

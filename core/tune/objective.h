@@ -1,0 +1,113 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/network/sweep.h"
+
+#include <optional>
+#include <vector>
+
+/// Finding values: what a network is meant to do, and the values that come nearest.
+namespace yf::tune {
+
+using network::Axis;
+using network::Complex;
+
+/// A way against its own curve.
+struct WayGoal {
+    std::size_t end{};
+    std::vector<double> levels; ///< dB, on the goal's axis
+    double weight{1.0};
+};
+
+/// What a driver must not get, dB re the EMF on the goal's axis; infinite where it may get
+/// anything.
+struct DriveLimit {
+    std::size_t end{};
+    std::vector<double> most;
+};
+
+/// What counts, and how much. All residuals are in dB.
+///
+/// Points outside the band count for the load and the limits alone.
+struct Goal {
+    Axis axis;
+    std::vector<bool> inBand;
+    std::vector<double> target; ///< dB, of the sum
+    bool levelFree{true};       ///< one level for the sum and the ways, found along
+    double sumWeight{1.0};
+    std::vector<WayGoal> ways;
+    double trackingWeight{};     ///< of the summing loss of neighbours
+    std::optional<double> floor; ///< Ω, that |Z| must not fall below
+    std::vector<DriveLimit> limits;
+    double floorFactor{10.0}; ///< how hard the floor and the limits push back
+    double limitFactor{3.0};
+};
+
+/// How a network stands to a goal.
+struct Standing {
+    double cost{};        ///< Σ of weighted squares, the free level taken out
+    double level{};       ///< dB, found or given as nought
+    double squares{};     ///< Σ of unweighted squares of sum, ways and tracking
+    std::size_t rows{};   ///< how many they are
+    double most{};        ///< dB, greatest of them
+    double floorMissed{}; ///< 20·ln(Z_floor/|Z|) at its worst
+    double limitMissed{}; ///< dB
+
+    [[nodiscard]] double rms() const;
+};
+
+/// Normal equations in x = ln(value) of the free parts, the level taken out.
+struct Slope {
+    std::vector<double> A; ///< JᵀJ, n × n
+    std::vector<double> g; ///< Jᵀe
+};
+
+/// Residuals of one network over all frequencies, with exact derivatives.
+///
+///     sum       w·(20 lg|S| − T − L0)           tracking  20 lg(|P1+P2|/(|P1|+|P2|)), by min/max
+///     way       w·(20 lg|P_q| − T_q − L0)       floor     20·max(0, ln(Z_floor/|Z|))
+///     limits    max(0, 20 lg|drive| − limit)
+///
+/// L0 enters linearly and is eliminated exactly. Source: docs/theory/tune.md.
+class Objective {
+public:
+    /// `circuit`: a tree; `free`: which parts may change, in writing order; `factors` as
+    /// pressureFactors gives them on the goal's axis, which is that of `loads`.
+    Objective(const network::Circuit& circuit,
+              const network::PreparedLoads& loads,
+              const std::vector<std::vector<Complex>>& factors,
+              const std::vector<bool>& free,
+              Goal goal);
+
+    [[nodiscard]] std::size_t unknowns() const { return free_.size(); }
+
+    /// ln of the values that the circuit came with.
+    [[nodiscard]] const std::vector<double>& start() const { return start_; }
+
+    [[nodiscard]] const std::vector<std::size_t>& free() const { return free_; }
+
+    [[nodiscard]] Goal& goal() { return goal_; }
+
+    /// The parts at x, losses following.
+    [[nodiscard]] std::vector<network::Part> partsAt(const std::vector<double>& x) const;
+
+    Standing value(const std::vector<double>& x);
+    Standing slope(const std::vector<double>& x, Slope& slope);
+
+private:
+    struct Rows;
+
+    void set(const std::vector<double>& x);
+    Standing evaluate(const std::vector<double>& x, Slope* slope);
+    void block(std::size_t block, Rows& rows);
+
+    network::Sweep sweep_;
+    std::vector<network::Part> original_;
+    std::vector<std::size_t> free_;
+    std::vector<bool> wanted_;
+    std::vector<double> start_;
+    Goal goal_;
+    std::vector<std::vector<network::Block>> factors_; ///< [end][block]
+};
+
+} // namespace yf::tune

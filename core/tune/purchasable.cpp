@@ -1,0 +1,187 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/network/ladder_edit.h"
+#include "core/tune/tuner.h"
+
+#include <Eigen/Cholesky>
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+namespace yf::tune {
+
+namespace {
+
+/// The nearest values of the series around one, in the logarithm, nearest first.
+std::vector<double> nearest(double value, network::ESeries series, std::size_t count) {
+    const double middle = network::nearestValue(value, series);
+    std::vector<double> values{middle};
+    for (int i = 1; values.size() < 2 * count; ++i) {
+        values.push_back(network::stepValue(middle, series, i));
+        values.push_back(network::stepValue(middle, series, -i));
+    }
+    std::ranges::stable_sort(
+        values, {}, [value](double v) { return std::abs(std::log(v / value)); });
+    values.resize(count);
+    return values;
+}
+
+/// The best points of a lattice in a metric, by branch and bound from the last coordinate.
+class Lattice {
+public:
+    Lattice(const Slope& slope,
+            const std::vector<double>& x,
+            const std::vector<std::vector<double>>& values)
+        : x_(x), values_(values), n_(static_cast<Eigen::Index>(x.size())) {
+        Eigen::MatrixXd A = Eigen::Map<const Eigen::MatrixXd>(slope.A.data(), n_, n_);
+        constexpr double small = 1e-9;
+        A.diagonal().array() += small * (1.0 + A.diagonal().maxCoeff());
+        R_ = A.llt().matrixU();
+        chosen_.resize(x.size());
+        off_ = Eigen::VectorXd::Zero(n_);
+    }
+
+    /// Logarithms of the best points, best first.
+    std::vector<std::vector<double>> best() {
+        search(n_ - 1, 0.0);
+        std::vector<std::vector<double>> points;
+        for (const auto& [distance, point] : best_) {
+            points.push_back(point);
+        }
+        return points;
+    }
+
+private:
+    static constexpr std::size_t kept = 30;
+
+    // NOLINTNEXTLINE(misc-no-recursion): one level for each part
+    void search(Eigen::Index i, double so_far) {
+        if (best_.size() == kept && so_far >= best_.rbegin()->first) {
+            return;
+        }
+        if (i < 0) {
+            best_.emplace(so_far, chosen_);
+            if (best_.size() > kept) {
+                best_.erase(std::prev(best_.end()));
+            }
+            return;
+        }
+        const auto at = static_cast<std::size_t>(i);
+        std::vector<std::pair<double, double>> ways; // distance, logarithm
+        for (const double value : values_[at]) {
+            off_(i) = std::log(value) - x_[at];
+            const double along = R_.row(i).tail(n_ - i).dot(off_.tail(n_ - i));
+            ways.emplace_back(along * along, std::log(value));
+        }
+        std::ranges::sort(ways);
+        for (const auto& [distance, logarithm] : ways) {
+            off_(i) = logarithm - x_[at];
+            chosen_[at] = logarithm;
+            search(i - 1, so_far + distance);
+        }
+    }
+
+    const std::vector<double>& x_;
+    const std::vector<std::vector<double>>& values_;
+    Eigen::Index n_;
+    Eigen::MatrixXd R_;
+    Eigen::VectorXd off_;
+    std::vector<double> chosen_;
+    std::set<std::pair<double, std::vector<double>>> best_;
+};
+
+Found settled(const Problem& problem, network::Circuit circuit) {
+    return judged(problem, circuit);
+}
+
+bool better(const Found& a, const Found& b) {
+    return a.allowed != b.allowed ? a.allowed : a.standing.cost < b.standing.cost;
+}
+
+/// One part after the other: the one that matters most to its two nearest values, the rest anew.
+Found fixedInTurn(Problem problem,
+                  network::Circuit circuit,
+                  network::ESeries series,
+                  const GoOn& goOn) {
+    problem.starts = 1;
+    while (std::ranges::find(problem.free, true) != problem.free.end()) {
+        Objective objective(circuit, problem.loads, problem.factors, problem.free, problem.goal);
+        Slope slope;
+        static_cast<void>(objective.slope(objective.start(), slope));
+        const std::size_t n = objective.unknowns();
+        std::size_t most = 0;
+        for (std::size_t i = 1; i < n; ++i) {
+            most = slope.A[i * n + i] > slope.A[most * n + most] ? i : most;
+        }
+        const std::size_t part = objective.free()[most];
+        const network::Part old = network::parts(circuit)[part];
+        problem.free[part] = false;
+        std::optional<Found> best;
+        for (const double value : nearest(old.value, series, 2)) {
+            Problem rest = problem;
+            rest.circuit = *network::withPart(circuit, network::withValue(old, value));
+            const bool any = std::ranges::find(rest.free, true) != rest.free.end();
+            const Found found = any ? tuneValues(rest, goOn) : settled(rest, rest.circuit);
+            if (!best || better(found, *best)) {
+                best = found;
+            }
+        }
+        circuit = best->circuit;
+    }
+    return settled(problem, circuit);
+}
+
+} // namespace
+
+Found purchasable(const Problem& problem,
+                  const Found& found,
+                  network::ESeries series,
+                  const GoOn& goOn) {
+    Problem some = problem;
+    const auto before = network::parts(problem.circuit);
+    const auto after = network::parts(found.circuit);
+    for (std::size_t p = 0; p < after.size(); ++p) {
+        some.free[p] = problem.free[p] && after[p].value != before[p].value;
+    }
+    if (std::ranges::find(some.free, true) == some.free.end()) {
+        return found;
+    }
+    some.circuit = found.circuit;
+    Objective objective(found.circuit, some.loads, some.factors, some.free, some.goal);
+    Slope slope;
+    static_cast<void>(objective.slope(objective.start(), slope));
+    std::vector<std::vector<double>> values;
+    for (const std::size_t p : objective.free()) {
+        constexpr std::size_t three = 3;
+        values.push_back(nearest(after[p].value, series, three));
+    }
+    std::optional<Found> best;
+    std::vector<std::pair<double, std::vector<double>>> tried;
+    for (const auto& point : Lattice(slope, objective.start(), values).best()) {
+        tried.emplace_back(objective.value(point).cost, point);
+    }
+    std::ranges::sort(tried);
+    for (const auto& [cost, point] : tried) {
+        network::Circuit circuit = found.circuit;
+        for (const std::size_t p : objective.free()) {
+            // The very number of the series, not one that went through a logarithm.
+            const double value = network::nearestValue(objective.partsAt(point)[p].value, series);
+            circuit = *network::withPart(circuit, network::withValue(after[p], value));
+        }
+        const Found one = settled(some, std::move(circuit));
+        if (!best || better(one, *best)) {
+            best = one;
+        }
+        if (one.allowed) {
+            break; // the rest costs more
+        }
+    }
+    const Found inTurn = fixedInTurn(some, found.circuit, series, goOn);
+    if (better(inTurn, *best)) {
+        best = inTurn;
+    }
+    best->stop = best->allowed || !found.allowed ? found.stop : Stop::floorUnreachable;
+    return *best;
+}
+
+} // namespace yf::tune

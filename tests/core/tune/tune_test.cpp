@@ -1,0 +1,273 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The tuner against networks whose best values are known, its slopes against differences, and what
+// it must never offer.
+#include "core/network/ladder_edit.h"
+#include "core/tune/tune.h"
+#include "tests/support/networks.h"
+
+#include <gtest/gtest.h>
+
+#include <algorithm>
+#include <chrono>
+#include <cmath>
+
+namespace yf::test {
+
+namespace {
+
+const std::string twoWay = R"({"source":{"resistance_ohm":0.05},
+ "drivers":{"bass":{"Re_ohm":5.8,"inductance_model":"lr2","Le_h":0.00035,"L2_h":0.0009,"R2_ohm":3.2,
+                    "fs_hz":42,"Qms":4.5,"Qes":0.42,"role":"bass"},
+            "treble":{"Re_ohm":5.2,"inductance_model":"ideal","Le_h":0.00005,"fs_hz":900,"Qms":2.5,
+                      "Qes":1.2,"role":"treble"}},
+ "ways":[{"name":"low","ladder":[{"series":"L1 1.0mH dcr=0.3"},{"shunt":["C1 12uF esr=0.05","R1 1.5"]}],"driver":"bass"},
+         {"name":"high","ladder":[{"series":"R2 1"},{"series":"C2 5.6uF"},{"shunt":"L2 0.4mH dcr=0.2"},
+                                  {"series":"C3 20uF"},{"shunt":"R3 20"}],"driver":"treble"}]})";
+
+tune::GoalRequest wide() {
+    return {.from = 200.0, .to = 12000.0, .sumWeight = 1.0};
+}
+
+tune::LimitRequest tweeterLimit() {
+    return {"treble", {200.0, 900.0}, {-30.0, -14.0}};
+}
+
+network::Network with(network::Network n, const char* id, double factor) {
+    network::Part part = *network::findPart(n.circuit, id);
+    n.circuit = *network::withPart(n.circuit, network::withValue(part, factor * part.value));
+    return n;
+}
+
+tune::Problem problem(const network::Network& n, const tune::GoalRequest& goal) {
+    auto made = tune::problemOf(n, goal);
+    EXPECT_TRUE(made.ok());
+    return *made;
+}
+
+tune::Objective objective(const tune::Problem& p) {
+    return {p.circuit, p.loads, p.factors, p.free, p.goal};
+}
+
+/// Sum of the network as it is, as a target.
+tune::GoalRequest itsOwnSum(const network::Network& n) {
+    tune::GoalRequest goal = wide();
+    goal.targetFrequencies.emplace();
+    goal.targets.emplace();
+    for (double f = 20.0; f < 20001.0; f *= std::exp2(1.0 / 12.0)) {
+        goal.targetFrequencies->push_back(f);
+        const auto s = solved(n, {f});
+        goal.targets->push_back(quantity::decibels(std::abs(s.drives[0][0] + s.drives[1][0])));
+    }
+    return goal;
+}
+
+} // namespace
+
+// Every kind of residual at once; the derivative of the cost by central differences.
+TEST(Objective, slopesAreThoseOfDifferences) {
+    for (const bool levelFree : {true, false}) {
+        tune::GoalRequest goal = wide();
+        goal.trackingWeight = 0.0;
+        goal.minimum = 9.0; // broken in many places, so that it pulls
+        goal.limits = {{"treble", {200.0, 5000.0}, {-40.0, -8.0}}};
+        goal.wayTargets = {{.way = "low", .order = 4, .fx = 2500.0, .weight = 0.7},
+                           {.way = "high",
+                            .kind = tune::Slopes::highPass,
+                            .order = 4,
+                            .fx = 2500.0,
+                            .weight = 0.4}};
+        for (auto& way : goal.wayTargets) {
+            way.alignment = network::Alignment::linkwitzRiley;
+        }
+        if (!levelFree) {
+            goal.targetLevel = -1.0;
+        }
+        const tune::Problem p = problem(networkFrom(twoWay), goal);
+        tune::Objective o = objective(p);
+        tune::Slope slope;
+        const std::vector<double> x = o.start();
+        const tune::Standing here = o.slope(x, slope);
+        EXPECT_EQ(here.cost, o.value(x).cost);
+        EXPECT_GT(here.floorMissed, 0.0);
+        EXPECT_GT(here.limitMissed, 0.0);
+        for (std::size_t i = 0; i < x.size(); ++i) {
+            constexpr double h = 1e-5;
+            std::vector<double> up = x;
+            std::vector<double> down = x;
+            up[i] += h;
+            down[i] -= h;
+            const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
+            EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (std::abs(difference) + here.cost))
+                << i << levelFree;
+        }
+    }
+}
+
+// The summing loss is weighted by how alike the ways are; where they are equal its slope is exact.
+TEST(Objective, trackingPullsNeighboursIntoStep) {
+    tune::GoalRequest goal = wide();
+    goal.trackingWeight = 1.0;
+    goal.sumWeight = 0.0;
+    const tune::Problem p = problem(networkFrom(twoWay), goal);
+    tune::Objective o = objective(p);
+    tune::Slope slope;
+    const double before = o.slope(o.start(), slope).cost;
+    std::vector<double> x = o.start();
+    double length = 0.0;
+    for (const double g : slope.g) {
+        length += g * g;
+    }
+    for (std::size_t i = 0; i < x.size(); ++i) {
+        x[i] -= 0.02 * slope.g[i] / std::sqrt(length);
+    }
+    EXPECT_LT(o.value(x).cost, before);
+    // In step and alike there is no loss: two equal ways.
+    const auto same = networkFrom(
+        R"({"drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},
+            "ways":[{"ladder":[{"series":"L1 1mH"}],"driver":"a"},{"ladder":[{"series":"L2 1mH"}],"driver":"b"}]})");
+    const tune::Problem q = problem(same, goal);
+    tune::Objective alike = objective(q);
+    EXPECT_NEAR(alike.value(alike.start()).cost, 0.0, 1e-20);
+}
+
+TEST(Tune, findsTheValuesThatMadeACurve) {
+    const network::Network made = networkFrom(twoWay);
+    network::Network off = made;
+
+    const struct {
+        const char* id;
+        double factor;
+    } moved[] = {{"L1", 1.5}, {"C1", 0.7}, {"C2", 1.4}, {"L2", 0.7}};
+
+    for (const auto& m : moved) {
+        off = with(off, m.id, m.factor);
+    }
+    const auto answer = tune::tune({.network = off, .goal = itsOwnSum(made)});
+    ASSERT_TRUE(answer.ok());
+    EXPECT_LT(answer->rms, 0.01); // the target is a table with straight lines between
+    EXPECT_EQ(answer->stop, tune::Stop::settled);
+}
+
+// Without floor and limits a sum alone is made flat by parts that ruin tweeter and amplifier.
+TEST(Tune, neverOffersWhatBreaksFloorOrLimit) {
+    tune::GoalRequest goal = wide();
+    const network::Network n = networkFrom(twoWay);
+    const auto reckless = tune::tune({.network = n, .goal = goal});
+    ASSERT_TRUE(reckless.ok());
+    goal.minimum = 3.5;
+    goal.limits = {tweeterLimit()};
+    const auto careful = tune::tune({.network = n, .goal = goal});
+    ASSERT_TRUE(careful.ok());
+    EXPECT_LT(reckless->rms, careful->rms);
+    const auto over = [&](const network::Network& network) {
+        const auto at = solved(network, {200.0, 424.0, 900.0});
+        return std::max({quantity::decibels(at.drives[1][0]) + 30.0,
+                         quantity::decibels(at.drives[1][1]) + 22.0,
+                         quantity::decibels(at.drives[1][2]) + 14.0});
+    };
+    EXPECT_TRUE(over(reckless->network) > 1.0 || reckless->impedanceMinimum < 3.4);
+    EXPECT_LE(over(careful->network), 0.02);
+    EXPECT_GE(careful->impedanceMinimum, 3.5 * 0.999);
+    EXPECT_EQ(careful->stop, tune::Stop::settled);
+    // Bought values hold them too.
+    for (const auto series : {network::ESeries::E24, network::ESeries::E12, network::ESeries::E6}) {
+        const auto bought = tune::tune({.network = n, .goal = goal, .eSeries = series});
+        ASSERT_TRUE(bought.ok());
+        EXPECT_LE(over(bought->network), 0.02);
+        EXPECT_GE(bought->impedanceMinimum, 3.5 * 0.999);
+        for (const network::Part& part : network::parts(bought->network.circuit)) {
+            EXPECT_NEAR(part.value / network::nearestValue(part.value, series), 1.0, 1e-12)
+                << part.id;
+        }
+    }
+    // A floor that cannot be: said.
+    goal.minimum = 30.0;
+    const auto hopeless = tune::tune({.network = n, .goal = goal, .starts = 2});
+    ASSERT_TRUE(hopeless.ok());
+    EXPECT_EQ(hopeless->stop, tune::Stop::floorUnreachable);
+}
+
+// Rounding each value by itself throws away half of what tuning gained, or breaks a limit.
+TEST(Tune, boughtValuesAreBetterThanRoundedOnes) {
+    int worse = 0;
+    for (const bool careful : {true, false}) {
+        tune::GoalRequest goal = wide();
+        if (careful) {
+            goal.minimum = 3.5;
+            goal.limits = {tweeterLimit()};
+        }
+        const network::Network n = networkFrom(twoWay);
+        const tune::Problem p = problem(n, goal);
+        const tune::Found exact = tune::tuneValues(p, {});
+        for (const auto series : {network::ESeries::E12, network::ESeries::E6}) {
+            network::Circuit rounded = exact.circuit;
+            for (const network::Part& part : network::parts(rounded)) {
+                rounded = *network::withPart(
+                    rounded, network::withValue(part, network::nearestValue(part.value, series)));
+            }
+            const tune::Found plain = tune::judged(p, rounded);
+            const tune::Found bought = tune::purchasable(p, exact, series, {});
+            EXPECT_GE(bought.standing.cost, exact.standing.cost);
+            EXPECT_TRUE(bought.allowed);
+            EXPECT_TRUE(!plain.allowed || bought.standing.cost <= plain.standing.cost);
+            worse += !plain.allowed || plain.standing.cost > 1.5 * bought.standing.cost ? 1 : 0;
+        }
+    }
+    EXPECT_GE(worse, 2);
+}
+
+// One capacitor dried out: a change of one part tells which, and puts it back.
+TEST(FewestChanges, findsThePartThatDrifted) {
+    const network::Network made = networkFrom(twoWay);
+    for (const char* id : {"C2", "L1", "C1"}) {
+        const auto answer =
+            tune::tune({.network = with(made, id, 0.6), .goal = itsOwnSum(made), .maxChanges = 2});
+        ASSERT_TRUE(answer.ok());
+        ASSERT_EQ(answer->changes.size(), 3U);
+        EXPECT_TRUE(answer->changes[0].ids.empty());
+        EXPECT_EQ(answer->changes[1].ids, std::vector<std::string>{id});
+        EXPECT_LT(answer->changes[1].rms, 0.02); // the table again
+        EXPECT_LE(answer->changes[2].rms, answer->changes[1].rms + 1e-9);
+        const double value = network::findPart(answer->network.circuit, id)->value;
+        EXPECT_NEAR(value / network::findPart(made.circuit, id)->value, 1.0, 0.01) << id;
+    }
+}
+
+TEST(Tune, isTheSameEachTimeAndLeavesWhatIsFixed) {
+    tune::GoalRequest goal = wide();
+    goal.minimum = 3.5;
+    goal.limits = {tweeterLimit()};
+    const tune::TuneRequest r{.network = networkFrom(twoWay),
+                              .goal = goal,
+                              .fixedIds = std::vector<std::string>{"L1", "R2"},
+                              .boundRatios = std::vector<double>{0.5, 2.0},
+                              .seed = 7};
+    const auto one = tune::tune(r);
+    const auto two = tune::tune(r);
+    ASSERT_TRUE(one.ok() && two.ok());
+    EXPECT_EQ(one->network.circuit, two->network.circuit);
+    for (const network::Part& part : network::parts(one->network.circuit)) {
+        const double ratio = part.value / network::findPart(r.network.circuit, part.id)->value;
+        EXPECT_GE(ratio, 0.5 * (1.0 - 1e-9)) << part.id;
+        EXPECT_LE(ratio, 2.0 * (1.0 + 1e-9)) << part.id;
+        if (part.id == "L1" || part.id == "R2") {
+            EXPECT_EQ(ratio, 1.0);
+        }
+    }
+}
+
+TEST(Tune, stopsWhenTold) {
+    tune::GoalRequest goal = wide();
+    goal.minimum = 3.5;
+    const tune::Problem p = problem(networkFrom(twoWay), goal);
+    int asked = 0;
+    const auto found = tune::tuneValues(p, [&](const auto&, const tune::Standing& standing) {
+        EXPECT_GT(standing.rows, 100U);
+        return ++asked < 5;
+    });
+    EXPECT_EQ(found.stop, tune::Stop::cancelled);
+    EXPECT_EQ(asked, 5);
+    EXPECT_EQ(p.circuit, networkFrom(twoWay).circuit);
+}
+
+} // namespace yf::test
