@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <future>
 
 namespace yf::job {
 
@@ -477,6 +478,7 @@ bool onlyBoxesDiffer(const Cabinet& before, const Cabinet& after) {
 Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* earlier) {
     YF_EXPECT(assembly.cabinets.size() == job.cabinets.size());
     Evaluation evaluation;
+    std::vector<std::size_t> others; // cabinets whose boxes are not as before
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
         const bool same = earlier != nullptr && i < earlier->job.cabinets.size() &&
                           earlier->job.cabinets[i] == job.cabinets[i];
@@ -488,15 +490,31 @@ Evaluation evaluate(const Job& job, const Assembly& assembly, const Earlier* ear
                                           : evaluateCabinet(job.cabinets[i], assembly.cabinets[i]));
         if (!same) {
             evaluation.cabinets.back().boxes.clear();
-            const bool there = earlier != nullptr && i < earlier->job.cabinets.size();
-            evaluateBoxes(
-                job,
-                job.cabinets[i],
-                assembly,
-                there ? EarlierCabinet{&earlier->job.cabinets[i], &earlier->evaluation.cabinets[i]}
-                      : EarlierCabinet{},
-                evaluation.cabinets.back());
+            others.push_back(i);
         }
+    }
+    // A pair changes together: one cabinet's boxes beside the other's, as a hand waits for both.
+    const auto boxesOf = [&](std::size_t i) {
+        const bool there = earlier != nullptr && i < earlier->job.cabinets.size();
+        evaluateBoxes(
+            job,
+            job.cabinets[i],
+            assembly,
+            there ? EarlierCabinet{&earlier->job.cabinets[i], &earlier->evaluation.cabinets[i]}
+                  : EarlierCabinet{},
+            evaluation.cabinets[i]);
+    };
+    std::vector<std::future<void>> beside;
+    for (std::size_t k = 1; k < others.size(); ++k) {
+        if (!job.cabinets[others[k]].boxes.empty()) {
+            beside.push_back(std::async(std::launch::async, boxesOf, others[k]));
+        }
+    }
+    if (!others.empty()) {
+        boxesOf(others.front());
+    }
+    for (std::future<void>& one : beside) {
+        one.get();
     }
     evaluation.table = bench::tableInForce();
     const bool sameJudgement = earlier != nullptr && sameBench(earlier->job, job) &&
