@@ -927,7 +927,8 @@ void MainWindow::reveal(const QString& part) {
     } else if (part.startsWith(QLatin1String("check:"))) {
         stage_->reveal(part);
     } else if (part.startsWith(QLatin1String("measure:")) ||
-               part.startsWith(QLatin1String("box:"))) {
+               part.startsWith(QLatin1String("box:")) ||
+               part.startsWith(QLatin1String("network:"))) {
         stage_->reveal(part.mid(part.indexOf(u':') + 1));
     } else if (part.startsWith(QLatin1String("wait:"))) {
         QElapsedTimer waited;

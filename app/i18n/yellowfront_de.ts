@@ -3533,6 +3533,46 @@ Ohm gegen den Aufdruck.</translation>
         <source>A slot as wide as the box has walls beside its mouth: its tuning is off by up to 8 %. Sweep it.</source>
         <translation>Ein Schlitz so breit wie das Gehäuse hat Wände neben seiner Mündung: seine Abstimmung liegt bis zu 8 % daneben. Durchmessen.</translation>
     </message>
+    <message>
+        <source>curves are missing</source>
+        <translation>Messungen fehlen</translation>
+    </message>
+    <message>
+        <source>tuning needs impedance and response of every driver</source>
+        <translation>Abstimmen braucht Impedanz und Frequenzgang jedes Treibers</translation>
+    </message>
+    <message>
+        <source>it is no ladder</source>
+        <translation>es ist keine Leiter</translation>
+    </message>
+    <message>
+        <source>tuning needs ways as ladders</source>
+        <translation>Abstimmen braucht Wege als Leitern</translation>
+    </message>
+    <message>
+        <source>no part may change</source>
+        <translation>kein Teil darf sich ändern</translation>
+    </message>
+    <message>
+        <source>take fixed=1 off some</source>
+        <translation>bei einigen fixed=1 wegnehmen</translation>
+    </message>
+    <message>
+        <source>is no longer there</source>
+        <translation>ist nicht mehr da</translation>
+    </message>
+    <message>
+        <source>it has other ways by now</source>
+        <translation>es hat inzwischen andere Wege</translation>
+    </message>
+    <message>
+        <source>tune anew</source>
+        <translation>neu abstimmen</translation>
+    </message>
+    <message>
+        <source>Tune the network</source>
+        <translation>Das Netzwerk abstimmen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -9371,6 +9411,109 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>driver</source>
         <translation>Chassis</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::TuneBar</name>
+    <message>
+        <source>%1 rms, ±%2 from flat</source>
+        <translation>%1 im Mittel, ±%2 von flach</translation>
+    </message>
+    <message>
+        <source>Least impedance that the amplifier takes</source>
+        <translation>Kleinste Impedanz, die der Verstärker verträgt</translation>
+    </message>
+    <message>
+        <source>Values it ends in</source>
+        <translation>Werte, bei denen es endet</translation>
+    </message>
+    <message>
+        <source>exact</source>
+        <translation>genau</translation>
+    </message>
+    <message>
+        <source>What may change</source>
+        <translation>Was sich ändern darf</translation>
+    </message>
+    <message>
+        <source>every part</source>
+        <translation>jedes Teil</translation>
+    </message>
+    <message>
+        <source>one part</source>
+        <translation>ein Teil</translation>
+    </message>
+    <message>
+        <source>two parts</source>
+        <translation>zwei Teile</translation>
+    </message>
+    <message>
+        <source>three parts</source>
+        <translation>drei Teile</translation>
+    </message>
+    <message>
+        <source>Parts typed with fixed=1 stay. Few parts: every choice of them is tried, for a restoration that leaves the rest.</source>
+        <translation>Teile mit fixed=1 bleiben. Wenige Teile: jede Auswahl wird versucht, für eine Restaurierung, die den Rest lässt.</translation>
+    </message>
+    <message>
+        <source>Tune</source>
+        <translation>Abstimmen</translation>
+    </message>
+    <message>
+        <source>Take these values</source>
+        <translation>Diese Werte nehmen</translation>
+    </message>
+    <message>
+        <source>Leave them</source>
+        <translation>Sie lassen</translation>
+    </message>
+    <message>
+        <source>By machine</source>
+        <translation>Mit der Maschine</translation>
+    </message>
+    <message>
+        <source>may change</source>
+        <translation>ändern darf sich</translation>
+    </message>
+    <message>
+        <source>into</source>
+        <translation>zu</translation>
+    </message>
+    <message>
+        <source>load at least</source>
+        <translation>Last mindestens</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>being set up …</source>
+        <translation>wird vorbereitet …</translation>
+    </message>
+    <message>
+        <source>%1 networks tried, so far %2</source>
+        <translation>%1 Netzwerke versucht, bisher %2</translation>
+    </message>
+    <message>
+        <source>▲ No values keep the impedance above %1 Ω and the drivers safe; nothing is offered. Nearest: %2.</source>
+        <translation>▲ Keine Werte halten die Impedanz über %1 Ω und die Treiber heil; nichts wird angeboten. Am nächsten: %2.</translation>
+    </message>
+    <message>
+        <source>Before %1; now %2, least impedance %3 Ω.</source>
+        <translation>Vorher %1; jetzt %2, kleinste Impedanz %3 Ω.</translation>
+    </message>
+    <message>
+        <source>%1 changed: %2</source>
+        <translation>%1 geändert: %2</translation>
+    </message>
+    <message>
+        <source>What each buys, rms: %1.</source>
+        <translation>Was jedes bringt, im Mittel: %1.</translation>
+    </message>
+    <message>
+        <source>Stopped; the network is as it was.</source>
+        <translation>Angehalten; das Netzwerk ist, wie es war.</translation>
     </message>
 </context>
 <context>

@@ -5,6 +5,7 @@
 #include "app/network/part_tile.h"
 #include "app/network/pictures.h"
 #include "app/network/start_bar.h"
+#include "app/network/tune_bar.h"
 #include "app/plots/plot.h"
 #include "app/widgets/words.h"
 #include "core/text/sentence.h"
@@ -24,6 +25,7 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     impedance_ =
         new Plot(PlotKind::impedance, QStringLiteral("plot_impedance"), tr("Impedance"), this);
     start_ = new StartBar(this);
+    tune_ = new TuneBar(this);
     lanes_ = new LanesView(this);
     scroll_ = new QScrollArea(this);
     scroll_->setWidget(lanes_);
@@ -51,8 +53,7 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     pictures->addWidget(response_, 5);
     pictures->addLayout(side, 3);
     auto* bar = new QHBoxLayout;
-    bar->addWidget(start_, 1, Qt::AlignTop);
-    bar->addStretch(0);
+    bar->addWidget(tune_, 1, Qt::AlignTop);
     auto* steps = new QLabel(tr("wheel"), this);
     steps->setMinimumHeight(28);
     steps->setBuddy(series_);
@@ -64,11 +65,13 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     column->setContentsMargins(8, 4, 8, 4);
     column->setSpacing(4);
     column->addLayout(pictures, 1);
+    column->addWidget(start_);
     column->addLayout(bar);
     column->addWidget(scroll_);
     linkCrosshairs({response_, phase_, impedance_});
     connectLanes();
     connectStart();
+    connectTune();
 }
 
 void NetworkStage::connectLanes() {
@@ -91,6 +94,23 @@ void NetworkStage::connectStart() {
         Q_EMIT previewEnded();
         Q_EMIT edited(job::startNetwork(cabinet_, start));
     });
+}
+
+void NetworkStage::connectTune() {
+    connect(tune_, &TuneBar::previewed, this, &Stage::previewed);
+    connect(tune_, &TuneBar::previewEnded, this, &Stage::previewEnded);
+    connect(tune_, &TuneBar::taken, this, [this](const job::Edit& edit) {
+        Q_EMIT edited(edit);
+        Q_EMIT gestureEnded();
+    });
+    connect(tune_, &TuneBar::workChanged, this, [this] {
+        // Who tunes by machine does not start from the book meanwhile.
+        start_->setEnabled(!tune_->running() && !tune_->proposing());
+    });
+}
+
+bool NetworkStage::working() const {
+    return tune_->running();
 }
 
 QString NetworkStage::state(const Sight& sight) const {
@@ -142,6 +162,7 @@ void NetworkStage::display(const Sight& sight) {
         return;
     }
     cabinet_ = cabinet->id;
+    tune_->display(sight);
     const job::CabinetResult* result = sight.shownResult();
     least_ = result == nullptr ? std::nullopt : result->leastImpedance;
     response_->display(responsePicture(sight));
@@ -149,7 +170,7 @@ void NetworkStage::display(const Sight& sight) {
     impedance_->display(impedancePicture(sight));
     // While a part is bypassed its tile stays where it is, under the finger.
     const bool held = sight.preview && sight.wholePreview;
-    const bool wholeOther = start_->proposing() || held;
+    const bool wholeOther = start_->proposing() || tune_->proposing() || tune_->running() || held;
     // A snapshot that is held is only looked at; the focus stays where it is for when it is let go.
     lanes_->setAttribute(Qt::WA_TransparentForMouseEvents, held);
     lanes_->setEnabled(held || !(sight.preview && wholeOther));
@@ -179,6 +200,8 @@ void NetworkStage::reveal(const QString& figure) {
             Q_EMIT impedance_->crosshairMoved(least_->frequency);
         }
         impedance_->setFocus();
+    } else if (figure == QStringLiteral("tune")) {
+        tune_->begin();
     } else if (figure == QStringLiteral("parts")) {
         lanes_->focusFirst();
     } else if (figure.startsWith(QStringLiteral("part:"))) {

@@ -12,6 +12,7 @@ namespace yf::app {
 class LanesView;
 class Plot;
 class StartBar;
+class TuneBar;
 
 /// From drivers to a crossover: the sum against its corridor, each way, the phases and the load,
 /// and under them the lanes in which the hand tunes.
@@ -28,6 +29,7 @@ public:
     [[nodiscard]] int place() const override { return 5; }
 
     [[nodiscard]] QString state(const Sight& sight) const override;
+    [[nodiscard]] bool working() const override;
     void display(const Sight& sight) override;
     void reveal(const QString& figure) override;
 
@@ -38,6 +40,7 @@ private:
     void shareRoom();
     void connectLanes();
     void connectStart();
+    void connectTune();
     void tellLoads(const Sight& sight);
 
     std::string cabinet_;
@@ -45,6 +48,7 @@ private:
     Plot* phase_{};
     Plot* impedance_{};
     StartBar* start_{};
+    TuneBar* tune_{};
     BandBars bands_;
     LanesView* lanes_{};
     QScrollArea* scroll_{};

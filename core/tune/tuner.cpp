@@ -191,6 +191,18 @@ std::vector<std::vector<std::size_t>> subsets(const std::vector<std::size_t>& of
 
 } // namespace
 
+network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x) {
+    network::Circuit circuit = problem.circuit;
+    const auto parts = network::parts(circuit);
+    std::size_t i = 0;
+    for (std::size_t p = 0; p < parts.size(); ++p) {
+        if (problem.free[p]) {
+            circuit = *network::withPart(circuit, network::withValue(parts[p], std::exp(x[i++])));
+        }
+    }
+    return circuit;
+}
+
 Found judged(const Problem& problem, const network::Circuit& circuit) {
     Objective objective = objectiveOf(problem, circuit, problem.goal);
     return checked(problem, circuit, objective.value(objective.start()));

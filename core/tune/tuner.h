@@ -48,6 +48,9 @@ struct Found {
 [[nodiscard]] Found
 purchasable(const Problem& problem, const Found& found, network::ESeries series, const GoOn& goOn);
 
+/// The circuit with its free parts at x = ln(value), losses following.
+[[nodiscard]] network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x);
+
 /// How a circuit stands as it is.
 [[nodiscard]] Found judged(const Problem& problem, const network::Circuit& circuit);
 

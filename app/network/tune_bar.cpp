@@ -1,0 +1,281 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/network/tune_bar.h"
+
+#include "app/widgets/controls.h"
+#include "app/widgets/flow_layout.h"
+#include "app/widgets/quantity_field.h"
+#include "app/widgets/still.h"
+#include "app/widgets/words.h"
+#include "core/quantity/quantities.h"
+#include "core/text/sentence.h"
+
+#include <QComboBox>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QPushButton>
+
+#include <utility>
+
+namespace yf::app {
+
+namespace {
+
+/// Exact values, then the series of the choice.
+std::optional<network::ESeries> seriesAt(int index) {
+    constexpr network::ESeries all[] = {
+        network::ESeries::E6, network::ESeries::E12, network::ESeries::E24};
+    return index == 0 ? std::nullopt : std::optional(all[index - 1]);
+}
+
+QString inDecibels(double level) {
+    return figures(text::printFixed(level, 2)) + QChar(0x202F) + QStringLiteral("dB");
+}
+
+QString stoodWords(const tune::Standing& standing) {
+    return TuneBar::tr("%1 rms, ±%2 from flat")
+        .arg(inDecibels(standing.rms()), inDecibels(standing.most));
+}
+
+} // namespace
+
+TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
+    floor_ = quantityField(this,
+                           quantity::nominal,
+                           text::Unit::ohm,
+                           QStringLiteral("tune_floor"),
+                           tr("Least impedance that the amplifier takes"));
+    floor_->setValue(job::TuneWish{}.floor);
+    values_ = narrowCombo(this, QStringLiteral("tune_values"), tr("Values it ends in"), 6);
+    values_->addItems(
+        {tr("exact"), QStringLiteral("E6"), QStringLiteral("E12"), QStringLiteral("E24")});
+    values_->setCurrentIndex(2);
+    changes_ = narrowCombo(this, QStringLiteral("tune_changes"), tr("What may change"), 12);
+    changes_->addItems({tr("every part"), tr("one part"), tr("two parts"), tr("three parts")});
+    changes_->setToolTip(tr("Parts typed with fixed=1 stay. Few parts: every choice of them is "
+                            "tried, for a restoration that leaves the rest."));
+    start_ = new QPushButton(tr("Tune"), this);
+    start_->setObjectName(QStringLiteral("tune_start"));
+    take_ = new QPushButton(tr("Take these values"), this);
+    take_->setObjectName(QStringLiteral("tune_take"));
+    leave_ = new QPushButton(tr("Leave them"), this);
+    leave_->setObjectName(QStringLiteral("tune_leave"));
+    told_ = stillLabel(this, QStringLiteral("tune_told"));
+    auto* controls = new QWidget(this);
+    auto* row = new FlowLayout(controls);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    auto* title = new QLabel(tr("By machine"), controls);
+    title->setMinimumHeight(28);
+    row->addWidget(title);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(2);
+    column->addWidget(controls);
+    column->addWidget(told_->parentWidget());
+    addLabelled(row, tr("may change"), changes_, 116);
+    addLabelled(row, tr("into"), values_, 84);
+    addLabelled(row, tr("load at least"), floor_, 76);
+    row->addWidget(start_);
+    row->addWidget(take_);
+    row->addWidget(leave_);
+    connect(start_, &QPushButton::clicked, this, [this] { running_ ? cancel() : begin(); });
+    connect(take_, &QPushButton::clicked, this, [this] {
+        const job::Edit edit = job::takeTuned(cabinet_, *best_);
+        leave();
+        Q_EMIT taken(edit);
+    });
+    connect(leave_, &QPushButton::clicked, this, &TuneBar::leave);
+    tellProblems(floor_, told_);
+    connect(
+        this,
+        &TuneBar::heard,
+        this,
+        [this](quint64 search) {
+            if (search == search_ && running_) {
+                showBest();
+            }
+        },
+        Qt::QueuedConnection);
+    connect(
+        this,
+        &TuneBar::done,
+        this,
+        [this](quint64 search) {
+            if (search == search_ && running_) {
+                finished();
+            }
+        },
+        Qt::QueuedConnection);
+    enable();
+}
+
+TuneBar::~TuneBar() {
+    join();
+}
+
+void TuneBar::join() {
+    if (stop_) {
+        *stop_ = true;
+    }
+    if (thread_.joinable()) {
+        thread_.join();
+    }
+}
+
+job::TuneWish TuneBar::wish() const {
+    return {.floor = floor_->value(),
+            .series = seriesAt(values_->currentIndex()),
+            .changes = changes_->currentIndex()};
+}
+
+void TuneBar::tell(const QString& words) {
+    told_->setText(words);
+    told_->parentWidget()->setVisible(!words.isEmpty());
+}
+
+void TuneBar::enable() {
+    start_->setText(running_ ? tr("Stop") : tr("Tune"));
+    take_->setVisible(!running_ && best_);
+    leave_->setVisible(!running_ && best_);
+    for (QWidget* w : QList<QWidget*>{floor_, values_, changes_}) {
+        w->setEnabled(!running_);
+    }
+    Q_EMIT workChanged();
+}
+
+void TuneBar::begin() {
+    if (!evaluated_) {
+        wanted_ = true;
+        return;
+    }
+    leave();
+    join();
+    const job::Cabinet* cabinet = job::findCabinet(evaluated_->job, cabinet_);
+    began_ = cabinet->circuit;
+    shared_ = std::make_shared<Shared>();
+    stop_ = std::make_shared<std::atomic<bool>>(false);
+    running_ = true;
+    tell(tr("being set up …"));
+    enable();
+    thread_ = std::thread([this,
+                           search = ++search_,
+                           evaluated = evaluated_,
+                           id = cabinet_,
+                           wanted = wish(),
+                           shared = shared_,
+                           stop = stop_] {
+        const job::Cabinet& tuned = *job::findCabinet(evaluated->job, id);
+        const auto problem = job::tuneProblem(evaluated->job, tuned, *evaluated->assembly, wanted);
+        if (!problem) {
+            const std::scoped_lock lock(shared->mutex);
+            shared->problem = spoken(text::sentence(problem.error()));
+            Q_EMIT done(search);
+            return;
+        }
+        QElapsedTimer since;
+        since.start();
+        auto found = job::tuneCabinet(*problem, wanted, [&](const job::TuneProgress& progress) {
+            constexpr qint64 pause = 150; // ms: as often as an eye follows
+            if (since.elapsed() >= pause) {
+                since.restart();
+                {
+                    const std::scoped_lock lock(shared->mutex);
+                    shared->progress = progress;
+                }
+                Q_EMIT heard(search);
+            }
+            return !*stop;
+        });
+        {
+            const std::scoped_lock lock(shared->mutex);
+            shared->tuned = std::move(found);
+        }
+        Q_EMIT done(search);
+    });
+}
+
+void TuneBar::showBest() {
+    job::TuneProgress progress;
+    {
+        const std::scoped_lock lock(shared_->mutex);
+        progress = shared_->progress;
+    }
+    tell(tr("%1 networks tried, so far %2").arg(progress.tried).arg(stoodWords(progress.standing)));
+    if (progress.best) {
+        Q_EMIT previewed(job::takeTuned(cabinet_, *progress.best));
+    }
+}
+
+void TuneBar::finished() {
+    join();
+    running_ = false;
+    if (!shared_->problem.isEmpty()) {
+        tell(QStringLiteral("▲ ") + shared_->problem);
+        Q_EMIT previewEnded();
+        enable();
+        return;
+    }
+    const job::Tuned& tuned = *shared_->tuned;
+    if (!tuned.found.allowed) {
+        tell(tr("▲ No values keep the impedance above %1 Ω and the drivers safe; nothing is "
+                "offered. Nearest: %2.")
+                 .arg(figures(text::printFixed(floor_->value(), 1)),
+                      stoodWords(tuned.found.standing)));
+        Q_EMIT previewEnded();
+        enable();
+        return;
+    }
+    best_ = tuned.found.circuit;
+    QString words = tr("Before %1; now %2, least impedance %3 Ω.")
+                        .arg(stoodWords(tuned.before.standing),
+                             stoodWords(tuned.found.standing),
+                             figures(text::printFixed(tuned.found.impedance.ohms, 1)));
+    if (!tuned.steps.empty()) {
+        QStringList steps;
+        for (std::size_t k = 1; k < tuned.steps.size(); ++k) {
+            steps << tr("%1 changed: %2").arg(k).arg(inDecibels(tuned.steps[k].standing.rms()));
+        }
+        words += u' ' + tr("What each buys, rms: %1.").arg(steps.join(QStringLiteral("; ")));
+    }
+    tell(words);
+    enable();
+    Q_EMIT previewed(job::takeTuned(cabinet_, *best_));
+}
+
+void TuneBar::cancel() {
+    *stop_ = true;
+    ++search_; // what still comes is not heard
+    running_ = false;
+    best_.reset();
+    tell(tr("Stopped; the network is as it was."));
+    Q_EMIT previewEnded();
+    enable();
+}
+
+void TuneBar::leave() {
+    const bool shown = best_.has_value();
+    best_.reset();
+    tell({});
+    if (shown) {
+        Q_EMIT previewEnded();
+        enable();
+    }
+}
+
+void TuneBar::display(const Sight& sight) {
+    const job::Cabinet* cabinet = job::findCabinet(sight.present->job, sight.cabinet);
+    const bool other =
+        cabinet == nullptr || sight.cabinet != cabinet_ || !(cabinet->circuit == began_);
+    evaluated_ = sight.present;
+    cabinet_ = sight.cabinet;
+    if (other && running_) {
+        cancel();
+    } else if (other && best_) {
+        leave();
+    }
+    if (std::exchange(wanted_, false)) {
+        begin();
+    }
+}
+
+} // namespace yf::app

@@ -1,0 +1,87 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/stage.h"
+#include "core/job/tune_study.h"
+
+#include <atomic>
+#include <mutex>
+#include <thread>
+
+class QComboBox;
+class QLabel;
+class QPushButton;
+
+namespace yf::app {
+
+class QuantityField;
+
+/// Has the machine find values: what may change, the amplifier's floor, which values can be bought.
+/// It runs aside; the best so far is drawn as it comes and becomes the network only when taken.
+class TuneBar final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit TuneBar(QWidget* parent = nullptr);
+    ~TuneBar() override;
+
+    /// What there is to tune. Another network than the one in work ends the search.
+    void display(const Sight& sight);
+
+    /// Starts the search, as its button does.
+    void begin();
+
+    [[nodiscard]] bool running() const { return running_; }
+
+    /// A result is being shown that is not the network yet.
+    [[nodiscard]] bool proposing() const { return best_.has_value(); }
+
+Q_SIGNALS:
+    void previewed(const yf::job::Edit& edit);
+    void previewEnded();
+    void taken(const yf::job::Edit& edit);
+    void workChanged();
+
+    /// From the search's thread.
+    void heard(quint64 search);
+    void done(quint64 search);
+
+private:
+    void cancel();
+    void leave();
+    void join();
+    void showBest();
+    void finished();
+    void tell(const QString& words);
+    void enable();
+    [[nodiscard]] job::TuneWish wish() const;
+
+    /// What the search has found so far; both threads.
+    struct Shared {
+        std::mutex mutex;
+        job::TuneProgress progress;
+        std::optional<job::Tuned> tuned;
+        QString problem;
+    };
+
+    std::shared_ptr<const Evaluated> evaluated_;
+    std::string cabinet_;
+    network::Circuit began_; ///< the network that is being tuned
+    std::optional<network::Circuit> best_;
+    bool running_{};
+    bool wanted_{}; ///< asked for before there was anything to tune
+    quint64 search_{};
+    std::shared_ptr<Shared> shared_;
+    std::shared_ptr<std::atomic<bool>> stop_;
+    std::thread thread_;
+
+    QuantityField* floor_{};
+    QComboBox* values_{};
+    QComboBox* changes_{};
+    QPushButton* start_{};
+    QPushButton* take_{};
+    QPushButton* leave_{};
+    QLabel* told_{};
+};
+
+} // namespace yf::app

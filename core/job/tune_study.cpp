@@ -1,0 +1,210 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/tune_study.h"
+
+#include "core/quantity/level.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace yf::job {
+
+using curve::Axis;
+
+namespace {
+
+/// The assembled curves of a cabinet.
+const AssembledCabinet*
+assembledOf(const Job& job, const Cabinet& cabinet, const Assembly& assembly) {
+    const auto found = std::ranges::find(job.cabinets, cabinet.id, &Cabinet::id);
+    const auto index = static_cast<std::size_t>(found - job.cabinets.begin());
+    return index < assembly.cabinets.size() ? &assembly.cabinets[index] : nullptr;
+}
+
+std::vector<tune::DriveLimit> limitsOf(const network::Circuit& circuit,
+                                       const network::Solution& solution,
+                                       const Assembly& assembly,
+                                       const Axis& axis) {
+    std::vector<tune::DriveLimit> limits;
+    const auto ends = network::driverEnds(circuit);
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        const auto reading = assembly.readings.find(ends[q].driver);
+        constexpr double bassBelow = 200.0; // a woofer's own resonance is the box's matter
+        if (reading == assembly.readings.end() || !reading->second.resonance ||
+            reading->second.resonance->fs < bassBelow) {
+            continue;
+        }
+        const double fs = reading->second.resonance->fs;
+        tune::DriveLimit& limit = limits.emplace_back(tune::DriveLimit{.end = q});
+        for (std::size_t k = 0; k < axis.size(); ++k) {
+            constexpr double atResonance = -12.0;
+            constexpr double perOctave = 12.0;
+            const double rule = atResonance + perOctave * std::log2(axis[k] / fs);
+            const double now = quantity::decibels(std::abs(solution.drives[q][k]));
+            limit.most.push_back(axis[k] <= fs ? std::max(rule, now)
+                                               : std::numeric_limits<double>::infinity());
+        }
+    }
+    return limits;
+}
+
+} // namespace
+
+Result<tune::Problem> tuneProblem(const Job& job,
+                                  const Cabinet& cabinet,
+                                  const Assembly& assembly,
+                                  const TuneWish& wish) {
+    const AssembledCabinet* made = assembledOf(job, cabinet, assembly);
+    if (made == nullptr || !made->loads || !made->hasImpedances || !made->hasResponses) {
+        return Error{"cabinet",
+                     made != nullptr && !made->missing.empty() ? made->missing.front()
+                                                               : "curves are missing",
+                     "tuning needs impedance and response of every driver"};
+    }
+    const network::Circuit& circuit = cabinet.circuit;
+    if (circuit.tree() == nullptr || !circuit.couplings.empty()) {
+        return Error{"network", "it is no ladder", "tuning needs ways as ladders"};
+    }
+    YF_TRY(solution, network::solve(circuit, *made->loads));
+    YF_TRY(factors, network::pressureFactors(circuit, made->loads->loads()));
+    const Axis& axis = made->axis;
+    tune::Goal goal{.axis = axis, .levelFree = !cabinet.target.level, .floor = wish.floor};
+    for (const double f : axis) {
+        goal.inBand.push_back(f >= cabinet.target.from && f <= cabinet.target.to);
+        goal.target.push_back(cabinet.target.level.value_or(0.0) +
+                              quantity::decibels(quantity::referencePressure));
+    }
+    goal.limits = limitsOf(circuit, solution, assembly, axis);
+    tune::Problem problem{.circuit = circuit,
+                          .loads = *made->loads,
+                          .loadsOn = made->impedances,
+                          .audible = made->audible->loads().axis,
+                          .factors = std::move(factors),
+                          .goal = std::move(goal),
+                          .starts = wish.starts};
+    for (const network::Part& part : network::parts(circuit)) {
+        const auto usual = network::usualValues(part.kind);
+        problem.free.push_back(!part.fixed);
+        problem.box.low.push_back(std::log(std::min(usual.lowest, part.value)));
+        problem.box.high.push_back(std::log(std::max(usual.highest, part.value)));
+    }
+    if (std::ranges::find(problem.free, true) == problem.free.end()) {
+        return Error{"network", "no part may change", "take fixed=1 off some"};
+    }
+    return problem;
+}
+
+namespace {
+
+/// Tuned with each pattern of polarities; the one that is there first, so that it wins a tie.
+tune::Found everyWayRound(const tune::Problem& problem,
+                          const TuneWish& wish,
+                          const tune::GoOn& goOn,
+                          tune::Problem& turned) {
+    const auto ends = network::driverEnds(problem.circuit);
+    const unsigned patterns = wish.polarities ? 1U << (ends.size() - 1) : 1U;
+    std::optional<tune::Found> best;
+    for (unsigned pattern = 0; pattern < patterns; ++pattern) {
+        turned.circuit = problem.circuit;
+        bool possible = true;
+        for (std::size_t q = 1; q < ends.size(); ++q) {
+            if ((pattern >> (q - 1) & 1U) != 0U) {
+                auto other = network::withPolarity(turned.circuit, q, -ends[q].polarity);
+                possible = possible && other.ok();
+                if (other) {
+                    turned.circuit = std::move(*other);
+                }
+            }
+        }
+        if (!possible) {
+            continue;
+        }
+        const tune::Found found = tune::tuneValues(turned, goOn);
+        if (!best || (found.allowed && !best->allowed) ||
+            (found.allowed == best->allowed && found.standing.cost < best->standing.cost)) {
+            best = found;
+        }
+        if (found.stop == tune::Stop::cancelled) {
+            best->stop = tune::Stop::cancelled;
+            break;
+        }
+    }
+    return *best;
+}
+
+} // namespace
+
+Tuned tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const TuneWatch& watch) {
+    Tuned tuned{.before = tune::judged(problem, problem.circuit)};
+    TuneProgress progress{.standing = tuned.before.standing};
+    constexpr double nearly = 0.01;
+    double best = std::numeric_limits<double>::infinity();
+    tune::Problem turned = problem; // the one in work
+    const tune::GoOn goOn = [&](const std::vector<double>& x, const tune::Standing& standing) {
+        ++progress.tried;
+        const bool allowed = standing.floorMissed <= nearly && standing.limitMissed <= nearly;
+        if (allowed && standing.cost < best) {
+            best = standing.cost;
+            progress.standing = standing;
+            if (wish.changes == 0) {
+                progress.best = tune::circuitAt(turned, x);
+            }
+        }
+        return !watch || watch(progress);
+    };
+    if (wish.changes > 0) {
+        tuned.steps = tune::fewestChanges(problem, wish.changes, goOn);
+        tuned.found = tuned.steps.back();
+    } else {
+        tuned.found = everyWayRound(problem, wish, goOn, turned);
+    }
+    if (wish.series && tuned.found.stop != tune::Stop::cancelled) {
+        // Starts of its own would have other unknowns: only asked whether to go on.
+        const tune::GoOn onward = [&](const auto&, const auto&) {
+            ++progress.tried;
+            return !watch || watch(progress);
+        };
+        turned.circuit = problem.circuit;
+        tuned.found = tune::purchasable(turned, tuned.found, *wish.series, onward);
+    }
+    return tuned;
+}
+
+Edit takeTuned(const std::string& cabinet, const network::Circuit& tuned) {
+    return {"Tune the network",
+            [cabinet, tuned](const Job& job) -> Result<Job> {
+                Job changed = job;
+                const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
+                if (found == changed.cabinets.end()) {
+                    return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+                }
+                const auto ends = network::driverEnds(tuned);
+                for (std::size_t q = 0; q < ends.size(); ++q) {
+                    const auto now = network::driverEnds(found->circuit);
+                    if (now.size() != ends.size()) {
+                        return Error{"network", "it has other ways by now", "tune anew"};
+                    }
+                    if (now[q].polarity != ends[q].polarity) {
+                        YF_TRY(circuit, network::withPolarity(found->circuit, q, ends[q].polarity));
+                        found->circuit = std::move(circuit);
+                    }
+                }
+                for (const network::Part& part : network::parts(tuned)) {
+                    const auto present = network::findPart(found->circuit, part.id);
+                    if (!present || present->kind != part.kind) {
+                        return Error{part.id, "is no longer there", "tune anew"};
+                    }
+                    if (present->value != part.value) {
+                        YF_TRY(circuit,
+                               network::withPart(found->circuit,
+                                                 network::withValue(*present, part.value)));
+                        found->circuit = std::move(circuit);
+                    }
+                }
+                return changed;
+            },
+            {},
+            {}};
+}
+
+} // namespace yf::job

@@ -1,0 +1,53 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/edit.h"
+#include "core/job/evaluate.h"
+#include "core/tune/tuner.h"
+
+#include <functional>
+
+/// A cabinet's network tuned to its target by machine.
+namespace yf::job {
+
+struct TuneWish {
+    double floor{3.2};                      ///< Ω, least |Z| that the amplifier is to see
+    std::optional<network::ESeries> series; ///< none: exact values
+    int changes{};                          ///< at most so many parts; 0: all that are not fixed
+    int starts{8};
+    bool polarities{true}; ///< every way but the first is tried both ways round; not with `changes`
+
+    bool operator==(const TuneWish&) const = default;
+};
+
+/// The cabinet's sum within its target's range, level free unless the target has one; every driver
+/// whose resonance lies above 200 Hz is protected there: below it no more drive than −12 dB at fs,
+/// falling by 12 dB an octave, or what it gets today where that is more (rule of thumb).
+/// Fails with what is missing: responses, impedances, a network of ways, parts that may change.
+[[nodiscard]] Result<tune::Problem>
+tuneProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const TuneWish& wish);
+
+/// How far a search is.
+struct TuneProgress {
+    std::optional<network::Circuit> best; ///< allowed ones only; not for fewest changes
+    tune::Standing standing;              ///< of the best so far
+    int tried{};                          ///< networks computed
+};
+
+/// false ends the search.
+using TuneWatch = std::function<bool(const TuneProgress& progress)>;
+
+struct Tuned {
+    tune::Found found;
+    tune::Found before;
+    std::vector<tune::Found> steps; ///< with fewest changes: none, one, two … parts
+};
+
+[[nodiscard]] Tuned
+tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const TuneWatch& watch);
+
+/// Values and polarities of a tuned network become the cabinet's. Fails if its parts are others by
+/// then.
+[[nodiscard]] Edit takeTuned(const std::string& cabinet, const network::Circuit& tuned);
+
+} // namespace yf::job

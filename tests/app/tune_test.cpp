@@ -1,0 +1,112 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The network tuned by machine through its own controls: looked at as it comes, stopped, taken in
+// one step, undone.
+#include "app/network/tune_bar.h"
+#include "app/plots/plot.h"
+#include "tests/support/test_window.h"
+
+#include <QComboBox>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QPushButton>
+#include <QTest>
+
+#include <cmath>
+
+namespace yf::test {
+
+namespace {
+
+class TuneTest : public HallTest {
+protected:
+    void SetUp() override {
+        HallTest::SetUp();
+        window->chooseCabinet(QStringLiteral("left"));
+        window->chooseStage(QStringLiteral("network"));
+        settle();
+    }
+
+    app::TuneBar* bar() { return window->findChild<app::TuneBar*>(); }
+
+    void tuneToTheEnd() {
+        click(find<QPushButton>("tune_start"));
+        constexpr int most = 60000; // ms
+        EXPECT_TRUE(QTest::qWaitFor([this] { return !bar()->running(); }, most));
+        settle();
+    }
+
+    network::Circuit circuit() { return job::findCabinet(job(), "left")->circuit; }
+
+    QString told() { return find<QLabel>("tune_told")->text(); }
+};
+
+} // namespace
+
+TEST_F(TuneTest, isLookedAtTakenAndUndone) {
+    const network::Circuit before = circuit();
+    const QString line0 = line("corridor");
+    tuneToTheEnd();
+    // Shown, not yet the network.
+    EXPECT_EQ(circuit(), before);
+    EXPECT_TRUE(find<QPushButton>("tune_take")->isVisible());
+    EXPECT_TRUE(told().contains(QStringLiteral("Before"))) << told().toStdString();
+    click(find<QPushButton>("tune_take"));
+    settle();
+    EXPECT_NE(circuit(), before);
+    for (const network::Part& part : network::parts(circuit())) {
+        const auto old = network::findPart(before, part.id);
+        EXPECT_TRUE(part.value == old->value ||
+                    part.value == network::nearestValue(part.value, network::ESeries::E12))
+            << part.id;
+    }
+    const auto result = job::evaluate(job()).find("left");
+    EXPECT_LT(result->corridor->deviation, 1.5);
+    EXPECT_GE(result->leastImpedance->ohms, 3.2 * 0.999);
+    EXPECT_FALSE(find<QPushButton>("tune_take")->isVisible());
+    press(Qt::Key_Z, Qt::ControlModifier);
+    settle();
+    EXPECT_EQ(circuit(), before);
+    EXPECT_EQ(line("corridor"), line0);
+}
+
+TEST_F(TuneTest, stopLeavesAllAsItWasAtOnce) {
+    const network::Circuit before = circuit();
+    find<QComboBox>("tune_changes")->setCurrentIndex(3); // longest: every choice of three
+    click(find<QPushButton>("tune_start"));
+    QTest::qWait(60);
+    ASSERT_TRUE(bar()->running());
+    QElapsedTimer since;
+    since.start();
+    click(find<QPushButton>("tune_start"));
+    EXPECT_FALSE(bar()->running());
+    EXPECT_LT(since.elapsed(), 100);
+    settle();
+    EXPECT_EQ(circuit(), before);
+    EXPECT_FALSE(find<QPushButton>("tune_take")->isVisible());
+    // And again from the start.
+    find<QComboBox>("tune_changes")->setCurrentIndex(1);
+    tuneToTheEnd();
+    EXPECT_TRUE(told().contains(QStringLiteral("What each buys"))) << told().toStdString();
+    click(find<QPushButton>("tune_leave"));
+    settle();
+    EXPECT_EQ(circuit(), before);
+    EXPECT_EQ(told(), QString());
+}
+
+TEST_F(TuneTest, aFloorOutOfReachIsSaidAndNothingOffered) {
+    write("tune_floor", "30");
+    tuneToTheEnd();
+    EXPECT_TRUE(told().startsWith(QStringLiteral("▲")));
+    EXPECT_FALSE(find<QPushButton>("tune_take")->isVisible());
+}
+
+TEST_F(TuneTest, anotherNetworkEndsTheSearch) {
+    find<QComboBox>("tune_changes")->setCurrentIndex(3);
+    click(find<QPushButton>("tune_start"));
+    QTest::qWait(60);
+    window->chooseCabinet(QStringLiteral("right"));
+    settle();
+    EXPECT_FALSE(bar()->running());
+}
+
+} // namespace yf::test

@@ -1,0 +1,122 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// The demo's cabinets tuned: what is promised of the as-received network, and that limits hold.
+#include "core/job/edit.h"
+#include "core/job/tune_study.h"
+#include "core/quantity/level.h"
+#include "tests/support/demo_job.h"
+
+#include <gtest/gtest.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::test {
+
+namespace {
+
+job::Job after(const job::Job& job, const job::Edit& edit) {
+    auto changed = edit.apply(job);
+    EXPECT_TRUE(changed.ok());
+    return changed ? *changed : job;
+}
+
+/// The tweeter as it should be.
+job::Job turned() {
+    return after(hallJob(), job::reverseDriver("left", 2, "Teasel 26"));
+}
+
+struct Outcome {
+    job::Job job;
+    job::Tuned tuned;
+    job::CabinetResult result;
+};
+
+Outcome run(const job::Job& job, const job::TuneWish& wish) {
+    const job::Assembly assembly = job::assemble(job);
+    const job::Cabinet& cabinet = *job::findCabinet(job, "left");
+    auto problem = job::tuneProblem(job, cabinet, assembly, wish);
+    EXPECT_TRUE(problem.ok());
+    Outcome r{.tuned = job::tuneCabinet(*problem, wish, {})};
+    r.job = after(job, job::takeTuned("left", r.tuned.found.circuit));
+    r.result = *job::evaluate(r.job, assembly).find("left");
+    return r;
+}
+
+} // namespace
+
+TEST(JobTune, theDemoBecomesFlatWithinItsLimits) {
+    // As received, with its reversed tweeter.
+    const job::CabinetResult before = *job::evaluate(hallJob()).find("left");
+    const Outcome r = run(hallJob(), {});
+    EXPECT_TRUE(r.tuned.found.allowed);
+    EXPECT_GT(before.corridor->deviation, 8.0);
+    EXPECT_LT(r.result.corridor->deviation, 1.5);
+    // Middle and tweeter no longer against each other: one of them was turned.
+    const auto ways = network::driverEnds(r.tuned.found.circuit);
+    const auto old = network::driverEnds(job::findCabinet(hallJob(), "left")->circuit);
+    EXPECT_EQ(ways[1].polarity * ways[2].polarity, -old[1].polarity * old[2].polarity);
+    EXPECT_GE(r.result.leastImpedance->ohms, 3.2 * 0.999);
+}
+
+TEST(JobTune, boughtValuesStayWithin) {
+    const Outcome r = run(turned(), {.series = network::ESeries::E12});
+    EXPECT_TRUE(r.tuned.found.allowed);
+    EXPECT_LT(r.result.corridor->deviation, 1.5);
+    EXPECT_GE(r.result.leastImpedance->ohms, 3.2 * 0.999);
+    for (const network::Part& part : network::parts(r.tuned.found.circuit)) {
+        const auto old = network::findPart(job::findCabinet(hallJob(), "left")->circuit, part.id);
+        EXPECT_TRUE(part.value == old->value ||
+                    part.value == network::nearestValue(part.value, network::ESeries::E12))
+            << part.id;
+    }
+}
+
+TEST(JobTune, eachChangedPartBuysSomething) {
+    const Outcome r = run(turned(), {.changes = 3});
+    ASSERT_EQ(r.tuned.steps.size(), 4U);
+    for (std::size_t k = 1; k < r.tuned.steps.size(); ++k) {
+        EXPECT_LT(r.tuned.steps[k].standing.cost, r.tuned.steps[k - 1].standing.cost);
+    }
+}
+
+TEST(JobTune, stopsAtOnceAndChangesNothing) {
+    const job::Job job = turned();
+    const job::Assembly assembly = job::assemble(job);
+    auto problem = job::tuneProblem(job, *job::findCabinet(job, "left"), assembly, {});
+    ASSERT_TRUE(problem.ok());
+    int asked = 0;
+    const auto tuned = job::tuneCabinet(*problem, {}, [&](const job::TuneProgress& p) {
+        EXPECT_GT(p.tried, 0);
+        return ++asked < 4;
+    });
+    EXPECT_EQ(tuned.found.stop, tune::Stop::cancelled);
+    EXPECT_EQ(asked, 4);
+}
+
+TEST(JobTune, saysWhatIsMissing) {
+    job::Job bare = hallJob();
+    bare.takes.clear();
+    for (job::Driver& d : bare.drivers) {
+        d.impedanceTake.clear();
+        d.responseTake.clear();
+    }
+    const auto none =
+        job::tuneProblem(bare, *job::findCabinet(bare, "left"), job::assemble(bare), {});
+    ASSERT_FALSE(none.ok());
+    job::Job fixed = hallJob();
+    auto& circuit = std::ranges::find(fixed.cabinets, "left", &job::Cabinet::id)->circuit;
+    for (network::Part part : network::parts(circuit)) {
+        part.fixed = true;
+        circuit = *network::withPart(circuit, part);
+    }
+    const auto stuck =
+        job::tuneProblem(fixed, *job::findCabinet(fixed, "left"), job::assemble(fixed), {});
+    ASSERT_FALSE(stuck.ok());
+    EXPECT_EQ(stuck.error().given, "no part may change");
+    // Parts that went meanwhile: refused, nothing lost.
+    const auto gone = job::takeTuned("left", job::findCabinet(hallJob(), "left")->circuit)
+                          .apply(after(hallJob(), job::removePart("left", "C3")));
+    EXPECT_FALSE(gone.ok());
+}
+
+} // namespace yf::test
