@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/tune_study.h"
 
+#include "core/job/usable_band.h"
 #include "core/quantity/level.h"
 
 #include <algorithm>
@@ -21,7 +22,33 @@ assembledOf(const Job& job, const Cabinet& cabinet, const Assembly& assembly) {
     return index < assembly.cabinets.size() ? &assembly.cabinets[index] : nullptr;
 }
 
-std::vector<tune::DriveLimit> limitsOf(const network::Circuit& circuit,
+/// Where a driver is at home.
+struct Home {
+    double fs{}; ///< Hz; 0: its box's matter
+    std::optional<double> low;
+    std::optional<double> high;
+};
+
+/// What it may get, dB re the EMF: infinite at home.
+double allowedDrive(double f, const Home& home) {
+    constexpr double perOctave = 12.0;
+    constexpr double atEdge = -6.0;
+    constexpr double atResonance = -12.0;
+    double most = std::numeric_limits<double>::infinity();
+    if (f < home.fs) {
+        most = atResonance + perOctave * std::log2(f / home.fs);
+    }
+    if (home.low && f < *home.low) {
+        most = std::min(most, atEdge + perOctave * std::log2(f / *home.low));
+    }
+    if (home.high && f > *home.high) {
+        most = std::min(most, atEdge - perOctave * std::log2(f / *home.high));
+    }
+    return most;
+}
+
+std::vector<tune::DriveLimit> limitsOf(const Job& job,
+                                       const network::Circuit& circuit,
                                        const network::Solution& solution,
                                        const Assembly& assembly,
                                        const Axis& axis) {
@@ -29,20 +56,24 @@ std::vector<tune::DriveLimit> limitsOf(const network::Circuit& circuit,
     const auto ends = network::driverEnds(circuit);
     for (std::size_t q = 0; q < ends.size(); ++q) {
         const auto reading = assembly.readings.find(ends[q].driver);
-        constexpr double bassBelow = 200.0; // a woofer's own resonance is the box's matter
-        if (reading == assembly.readings.end() || !reading->second.resonance ||
-            reading->second.resonance->fs < bassBelow) {
+        if (reading == assembly.readings.end() || !reading->second.resonance) {
             continue;
         }
         const double fs = reading->second.resonance->fs;
+        constexpr double bassBelow = 200.0;
+        Home home{.fs = fs < bassBelow ? 0.0 : fs};
+        const Driver* driver = findDriver(job, ends[q].driver);
+        if (const auto known = driver == nullptr ? std::nullopt : usableBandOf(job, *driver, fs)) {
+            home.low = known->band.low;
+            if (q + 1 < ends.size()) { // the highest way has nobody to hand over to
+                home.high = known->band.high;
+            }
+        }
         tune::DriveLimit& limit = limits.emplace_back(tune::DriveLimit{.end = q});
         for (std::size_t k = 0; k < axis.size(); ++k) {
-            constexpr double atResonance = -12.0;
-            constexpr double perOctave = 12.0;
-            const double rule = atResonance + perOctave * std::log2(axis[k] / fs);
             const double now = quantity::decibels(std::abs(solution.drives[q][k]));
-            limit.most.push_back(axis[k] <= fs ? std::max(rule, now)
-                                               : std::numeric_limits<double>::infinity());
+            const double rule = allowedDrive(axis[k], home);
+            limit.most.push_back(std::isfinite(rule) ? std::max(rule, now) : rule);
         }
     }
     return limits;
@@ -74,7 +105,7 @@ Result<tune::Problem> tuneProblem(const Job& job,
         goal.target.push_back(cabinet.target.level.value_or(0.0) +
                               quantity::decibels(quantity::referencePressure));
     }
-    goal.limits = limitsOf(circuit, solution, assembly, axis);
+    goal.limits = limitsOf(job, circuit, solution, assembly, axis);
     tune::Problem problem{.circuit = circuit,
                           .loads = *made->loads,
                           .loadsOn = made->impedances,

@@ -20,9 +20,10 @@ struct TuneWish {
     bool operator==(const TuneWish&) const = default;
 };
 
-/// The cabinet's sum within its target's range, level free unless the target has one; every driver
-/// whose resonance lies above 200 Hz is protected there: below it no more drive than −12 dB at fs,
-/// falling by 12 dB an octave, or what it gets today where that is more (rule of thumb).
+/// The cabinet's sum within its target's range, level free unless the target has one. Each driver
+/// is kept where it is at home: above its usable band no more drive than −6 dB at the band's end,
+/// falling by 12 dB an octave; below its resonance, where that lies above 200 Hz, no more than −12
+/// dB at fs, falling likewise; or what it gets today where that is more (rules of thumb).
 /// Fails with what is missing: responses, impedances, a network of ways, parts that may change.
 [[nodiscard]] Result<tune::Problem>
 tuneProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const TuneWish& wish);
