@@ -3,6 +3,9 @@
 // 13 slots, 577 points, one value changed before each solution so that nothing can be reused.
 #include "core/network/ladder_edit.h"
 #include "core/network/solve.h"
+#include "core/network/sweep.h"
+#include "core/network/tolerance.h"
+#include "core/tune/tune.h"
 #include "speed/least.h"
 #include "speed/peer_ngspice.h"
 #include "tests/support/networks.h"
@@ -90,6 +93,48 @@ void printRatios() {
     std::printf("  nodal            %8.1f us   %6.0f times faster (goal: 50)\n",
                 1e6 * byNodal,
                 theirs / byNodal);
+    network::Sweep sweep(bench().network.circuit, bench().loads);
+    double value = sweep.parts()[0].value;
+    const auto all = [&](bool slopes) {
+        sweep.setValue(0, value += 1e-9);
+        for (std::size_t block = 0; block < sweep.grid().blocks(); ++block) {
+            sweep.run(block);
+            if (slopes) {
+                sweep.differentiate({}, true);
+            }
+        }
+    };
+    const double plain = speed::least(runs, [&] { all(false); });
+    const double withSlopes = speed::least(runs, [&] { all(true); });
+    std::printf(
+        "  tree again       %8.1f us   with the slopes of all %zu parts %.1f us: %.1f times "
+        "(goal: at most 3)\n",
+        1e6 * plain,
+        sweep.parts().size(),
+        1e6 * withSlopes,
+        withSlopes / plain);
+    constexpr int draws = 1000;
+    const network::ToleranceRequest request{.network = bench().network, .runs = draws};
+    const double cloud = speed::least(5, [&] {
+        benchmark::DoNotOptimize(
+            network::tolerance(bench().network.circuit, bench().loads, request));
+    });
+    std::printf("  %d draws of tolerances %.1f ms, %.1f tree solutions each\n",
+                draws,
+                1e3 * cloud,
+                cloud / draws / byLadder);
+    const auto twoWay = test::networkFrom(test::twoWayOfEightParts());
+    const tune::TuneRequest tune{.network = twoWay,
+                                 .goal = {.from = 200.0,
+                                          .to = 12000.0,
+                                          .sumWeight = 1.0,
+                                          .minimum = 3.5,
+                                          .limits = {{"treble", {200.0, 900.0}, {-30.0, -14.0}}}}};
+    const double tuned = speed::least(10, [&] { benchmark::DoNotOptimize(tune::tune(tune)); });
+    std::printf("  tune of a two-way, 8 starts, all cores %.1f ms (goal: 50, so that it may run "
+                "while a slider is held), as long as %.1f runs of ngspice\n",
+                1e3 * tuned,
+                tuned / theirs);
 }
 
 } // namespace

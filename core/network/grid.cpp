@@ -109,6 +109,115 @@ YF_VECTORISED void setScaled(Block& out, const Block& a, double factor) {
     }
 }
 
+// None of the blocks overlap, and only parameters can say so to the compiler.
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): blocks, then the part's figures
+YF_VECTORISED static void seriesSlope(const Block* __restrict c,
+                                      const Block* __restrict T,
+                                      const Block* __restrict row,
+                                      Block* __restrict own,
+                                      Block* __restrict dY,
+                                      const RealBlock* __restrict basis,
+                                      double dr,
+                                      double dx0) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double ur = c->re[k] * T->re[k] - c->im[k] * T->im[k];
+        const double ui = c->re[k] * T->im[k] + c->im[k] * T->re[k];
+        const double x = dx0 * (*basis)[k];
+        const double tr = dr * ur - x * ui;
+        const double ti = dr * ui + x * ur;
+        own->re[k] = ti * row->im[k] - tr * row->re[k];
+        own->im[k] = -(tr * row->im[k] + ti * row->re[k]);
+        dY->re[k] = ti * ui - tr * ur;
+        dY->im[k] = -(tr * ui + ti * ur);
+    }
+}
+
+void setSeriesSlope(const SlotSlope& slope, const PartSlope& part) {
+    seriesSlope(
+        &slope.carried, &slope.T, &slope.row, &slope.own, &slope.dY, part.basis, part.dr, part.dx0);
+}
+
+// None of the blocks overlap, and only parameters can say so to the compiler.
+// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): blocks, then the part's figures
+YF_VECTORISED static void shuntSlope(const Block* __restrict c,
+                                     const Block* __restrict T,
+                                     const Block* __restrict row,
+                                     Block* __restrict own,
+                                     Block* __restrict dY,
+                                     const RealBlock* __restrict basis,
+                                     double r,
+                                     double x0,
+                                     double dr,
+                                     double dx0) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double ur = c->re[k] * T->re[k] - c->im[k] * T->im[k];
+        const double ui = c->re[k] * T->im[k] + c->im[k] * T->re[k];
+        const double x = x0 * (*basis)[k];
+        const double dx = dx0 * (*basis)[k];
+        // ∂Y = −∂Z/Z², with 1/Z = (r − jx)/(r² + x²).
+        const double inverse = 1.0 / (r * r + x * x);
+        const double yr = r * inverse;
+        const double yi = -x * inverse;
+        const double sr = yr * yr - yi * yi;
+        const double si = 2.0 * yr * yi;
+        const double pr = dx * si - dr * sr;
+        const double pi = -(dx * sr + dr * si);
+        const double tr = pr * ur - pi * ui;
+        const double ti = pr * ui + pi * ur;
+        own->re[k] = ti * row->im[k] - tr * row->re[k];
+        own->im[k] = -(tr * row->im[k] + ti * row->re[k]);
+        dY->re[k] = tr * ur - ti * ui;
+        dY->im[k] = tr * ui + ti * ur;
+    }
+}
+
+void setShuntSlope(const SlotSlope& slope, const PartSlope& part) {
+    shuntSlope(&slope.carried,
+               &slope.T,
+               &slope.row,
+               &slope.own,
+               &slope.dY,
+               part.basis,
+               part.r,
+               part.x0,
+               part.dr,
+               part.dx0);
+}
+
+YF_VECTORISED static void setAndAdd(Block* __restrict out,
+                                    Block* __restrict acc,
+                                    const Block* __restrict a,
+                                    const Block* __restrict b,
+                                    double factor) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double re = factor * (a->re[k] * b->re[k] - a->im[k] * b->im[k]);
+        const double im = factor * (a->re[k] * b->im[k] + a->im[k] * b->re[k]);
+        out->re[k] = re;
+        out->im[k] = im;
+        acc->re[k] += re;
+        acc->im[k] += im;
+    }
+}
+
+void setAndAddScaledProduct(Block& out, Block& acc, const Block& a, const Block& b, double factor) {
+    setAndAdd(&out, &acc, &a, &b, factor);
+}
+
+YF_VECTORISED void setScaledProduct(Block& out, const Block& a, const Block& b, double factor) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double re = factor * (a.re[k] * b.re[k] - a.im[k] * b.im[k]);
+        out.im[k] = factor * (a.re[k] * b.im[k] + a.im[k] * b.re[k]);
+        out.re[k] = re;
+    }
+}
+
+YF_VECTORISED void addScaledProduct(Block& acc, const Block& a, const Block& b, double factor) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc.re[k] += factor * (a.re[k] * b.re[k] - a.im[k] * b.im[k]);
+        acc.im[k] += factor * (a.re[k] * b.im[k] + a.im[k] * b.re[k]);
+    }
+}
+
 YF_VECTORISED void raiseToSquare(RealBlock& most, const Block& a) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         const double square = a.re[k] * a.re[k] + a.im[k] * a.im[k];

@@ -89,6 +89,35 @@ void addShunt(Block& acc, const OnePort& port, const Block& a, const Grid& grid,
 /// Admittance of a one-port.
 void admittance(Block& out, const OnePort& port, const Grid& grid, std::size_t block);
 
+/// A slot's part of the slopes: u = carried·T, and with t = ∂Z·u or ∂Y·u
+/// own = −t·row, dY = −t·u for a slot in the line and +t·u for one across it.
+struct SlotSlope {
+    const Block& carried;
+    const Block& T;
+    const Block& row;
+    Block& own;
+    Block& dY;
+};
+
+/// Of a lone part r + j·x0·basis whose derivative is dr + j·dx0·basis.
+struct PartSlope {
+    double r{};
+    double x0{};
+    double dr{};
+    double dx0{};
+    const RealBlock* basis{};
+};
+
+void setSeriesSlope(const SlotSlope& slope, const PartSlope& part);
+void setShuntSlope(const SlotSlope& slope, const PartSlope& part);
+
+/// out = factor·a·b and acc += out; the four are different blocks.
+void setAndAddScaledProduct(Block& out, Block& acc, const Block& a, const Block& b, double factor);
+
+/// out = factor·a·b, and acc += factor·a·b
+void setScaledProduct(Block& out, const Block& a, const Block& b, double factor);
+void addScaledProduct(Block& acc, const Block& a, const Block& b, double factor);
+
 /// Raises each entry to |a|² where that is larger; lowers it where that is smaller.
 void raiseToSquare(RealBlock& most, const Block& a);
 void lowerToSquare(RealBlock& least, const Block& a);

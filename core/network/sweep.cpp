@@ -64,6 +64,25 @@ void partDerivative(
     }
 }
 
+/// The same of a part that is r + j·x0·basis.
+PartSlope partSlope(const Part& part, const Reactance& z, bool follow) {
+    PartSlope slope{.r = z.r, .x0 = z.x0, .basis = z.basis};
+    switch (part.kind) {
+    case PartKind::resistor:
+        slope.dr = z.r;
+        break;
+    case PartKind::coil:
+        slope.dr = follow ? coilExponent * part.dcr : 0.0;
+        slope.dx0 = z.x0;
+        break;
+    case PartKind::capacitor:
+        slope.dr = (follow ? 0.0 : part.esr) - lossResistance(part);
+        slope.dx0 = -z.x0;
+        break;
+    }
+    return slope;
+}
+
 /// What one-port derivatives need.
 struct Within {
     bool follow{};
@@ -382,49 +401,58 @@ void Sweep::rows(Node& node) {
     node.rowEnd = b;
 }
 
-/// Hands a section's change of admittance to what stands above it.
-void Sweep::climb(std::size_t part, std::size_t start, Block& dY) {
+/// Hands a section's change of admittance, dY_[part], to what stands above it.
+void Sweep::climb(std::size_t part, std::size_t start) {
     std::vector<Block>& levels = dLog_[part];
+    Block& dY = dY_[part];
     std::size_t reach = 1;
     std::size_t level = 0;
     for (std::size_t n = start; nodes_[n].parent != none; n = nodes_[n].parent) {
         const Node& node = nodes_[n];
         const Node& above = nodes_[node.parent];
         Block& next = levels[++level];
-        fill(next, 0.0);
-        bool moves = false;
-        if (above.join == Joining::series) {
+        const bool series = above.join == Joining::series;
+        if (!series && above.ops.empty()) {
+            continue; // nothing but the source can tell
+        }
+        for (std::size_t j = reach; j <= level; ++j) {
+            fill(levels[j], 0.0);
+        }
+        reach = level + 1;
+        if (series) {
             // d ln of the share: the others' goes with the common current, its own also with Z.
             Block own;
             setProduct(own, node.Z, dY);
             subtract(levels[level - 1], own);
-            multiply(own, node.share);
-            add(next, own);
+            addProduct(next, own, node.share);
             multiply(dY, node.share);
             multiply(dY, node.share);
-            moves = true;
         }
         if (!above.ops.empty()) {
             Block x;
             setProduct(x, above.T, above.rowEnd);
-            multiply(x, dY);
-            subtract(next, x);
+            addScaledProduct(next, x, dY, -1.0);
             multiply(dY, above.T);
             multiply(dY, above.T);
-            moves = true;
-        }
-        if (moves) {
-            reach = level + 1;
         }
     }
     if (Rs_ > 0.0) {
-        Block x;
-        setProduct(x, sourceShare_, dY);
-        scale(x, -Rs_);
-        add(levels[level], x);
-        reach = level + 1;
+        if (reach == 1 && level == 1) {
+            // Ways right behind the source: what most networks are.
+            setAndAddScaledProduct(levels[1], levels[0], sourceShare_, dY, -Rs_);
+            reaching_[part] = 2;
+            return;
+        }
+        if (reach <= level) {
+            for (std::size_t j = reach; j < level; ++j) {
+                fill(levels[j], 0.0);
+            }
+            setScaledProduct(levels[level], sourceShare_, dY, -Rs_);
+            reach = level + 1;
+        } else {
+            addScaledProduct(levels[level], sourceShare_, dY, -Rs_);
+        }
     }
-    dY_[part] = dY;
     for (std::size_t j = reach - 1; j-- > 0;) {
         add(levels[j], levels[j + 1]);
     }
@@ -441,28 +469,32 @@ void Sweep::differentiate(const std::vector<bool>& wanted, bool lossesFollow) {
             continue;
         }
         const auto [n, o] = placeOf_[p];
-        Node& node = nodes_[n];
+        const Node& node = nodes_[n];
         const Op& op = node.ops[o];
-        Block Z;
-        Block dX;
-        portDerivative(Z, dX, op.port, p - op.firstPart, within);
-        if (op.pass == Pass::shunt) {
-            Block Y;
-            invert(Y, Z);
-            multiply(dX, Y);
-            multiply(dX, Y);
-            scale(dX, -1.0);
+        const SlotSlope slope{node.carried[o], node.T, node.row[o], dLog_[p].front(), dY_[p]};
+        const auto lone =
+            op.port.part() == nullptr ? std::nullopt : reactance(*op.port.part(), grid_, block_);
+        if (lone) {
+            const PartSlope part = partSlope(*op.port.part(), *lone, lossesFollow);
+            op.pass == Pass::series ? setSeriesSlope(slope, part) : setShuntSlope(slope, part);
+        } else {
+            Block Z;
+            Block dX;
+            portDerivative(Z, dX, op.port, p - op.firstPart, within);
+            if (op.pass == Pass::shunt) {
+                Block Y;
+                invert(Y, Z);
+                multiply(dX, Y);
+                multiply(dX, Y);
+                scale(dX, -1.0);
+            }
+            Block u;
+            setProduct(u, node.carried[o], node.T);
+            multiply(dX, u);
+            setNegatedProduct(slope.own, dX, node.row[o]);
+            setScaledProduct(slope.dY, dX, u, op.pass == Pass::series ? -1.0 : 1.0);
         }
-        Block u;
-        setProduct(u, node.carried[o], node.T);
-        multiply(dX, u);
-        Block& own = dLog_[p].front();
-        setNegatedProduct(own, dX, node.row[o]);
-        multiply(dX, u);
-        if (op.pass == Pass::series) {
-            scale(dX, -1.0);
-        }
-        climb(p, n, dX);
+        climb(p, n);
     }
 }
 

@@ -100,7 +100,7 @@ private:
     void join(const Node& node, Block& Y);
     void descend(Node& node);
     void rows(Node& node);
-    void climb(std::size_t part, std::size_t node, Block& dY);
+    void climb(std::size_t part, std::size_t node);
 
     const Grid& grid_;
     double Rs_{};

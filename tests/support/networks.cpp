@@ -161,4 +161,15 @@ std::string threeWayOfThirteenSlots() {
                                {"series": "R3 2.2"}, {"shunt": "R4 10"}], "driver": "treble"}]})";
 }
 
+std::string twoWayOfEightParts() {
+    return R"({"source":{"resistance_ohm":0.05},
+ "drivers":{"bass":{"Re_ohm":5.8,"inductance_model":"lr2","Le_h":0.00035,"L2_h":0.0009,"R2_ohm":3.2,
+                    "fs_hz":42,"Qms":4.5,"Qes":0.42,"role":"bass"},
+            "treble":{"Re_ohm":5.2,"inductance_model":"ideal","Le_h":0.00005,"fs_hz":900,"Qms":2.5,
+                      "Qes":1.2,"role":"treble"}},
+ "ways":[{"name":"low","ladder":[{"series":"L1 1.0mH dcr=0.3"},{"shunt":["C1 12uF esr=0.05","R1 1.5"]}],"driver":"bass"},
+         {"name":"high","ladder":[{"series":"R2 1"},{"series":"C2 5.6uF"},{"shunt":"L2 0.4mH dcr=0.2"},
+                                  {"series":"C3 20uF"},{"shunt":"R3 20"}],"driver":"treble"}]})";
+}
+
 } // namespace yf::test

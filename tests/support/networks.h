@@ -44,4 +44,7 @@ private:
 /// The three-way of 13 slots of tests/data/ngspice/02-three-way-drivers.cir in our notation.
 [[nodiscard]] std::string threeWayOfThirteenSlots();
 
+/// A two-way of eight parts with modelled drivers, for tuning.
+[[nodiscard]] std::string twoWayOfEightParts();
+
 } // namespace yf::test
