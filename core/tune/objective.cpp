@@ -5,6 +5,7 @@
 #include <cmath>
 #include <limits>
 #include <numbers>
+#include <tuple>
 
 namespace yf::tune {
 
@@ -28,10 +29,10 @@ double dot(const RealBlock& a, const RealBlock& b) {
     return (sums[0] + sums[1]) + (sums[2] + sums[3]);
 }
 
-/// out = Re(a·b)
-void setReal(RealBlock& out, const Block& a, const Block& b) {
+/// acc += Re(a·b)
+void addReal(RealBlock& acc, const Block& a, const Block& b) {
     for (std::size_t k = 0; k < blockSize; ++k) {
-        out[k] = a.re[k] * b.re[k] - a.im[k] * b.im[k];
+        acc[k] += a.re[k] * b.re[k] - a.im[k] * b.im[k];
     }
 }
 
@@ -140,169 +141,198 @@ Standing Objective::slope(const std::vector<double>& x, Slope& slope) {
     return evaluate(x, &slope);
 }
 
+/// One block of frequencies with what all kinds of residual need of it.
+struct Objective::Frame {
+    std::size_t block{};
+    std::size_t first{}; ///< its first point
+    std::size_t count{}; ///< points that are really there
+    RealBlock inBand{};
+    std::vector<Block> P; ///< pressures of the ends
+    Block S;
+    RealBlock e{};
+    RealBlock weight{};
+};
+
+/// Level of X against a target, in the band.
+void Objective::setLevels(Frame& f, Rows& rows, const Block& X, const double* target, double w) {
+    RealBlock bare{};
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        bare[k] = f.inBand[k] > 0.0
+                      ? 10.0 * std::log10(X.re[k] * X.re[k] + X.im[k] * X.im[k]) - target[k]
+                      : 0.0;
+        f.e[k] = w * bare[k];
+        f.weight[k] = w * f.inBand[k];
+    }
+    rows.tell(bare, f.inBand);
+}
+
+/// J of an end's level times the frame's weight.
+void Objective::setEndSlopes(const Frame& f, Rows& rows, std::size_t end) {
+    for (std::size_t i = 0; rows.withSlope && i < free_.size(); ++i) {
+        const Block* log = sweep_.drivesLog(free_[i], end);
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            rows.J[i][k] = log == nullptr ? 0.0 : perNeper * f.weight[k] * log->re[k];
+        }
+    }
+}
+
+void Objective::addSum(Frame& f, Rows& rows) {
+    setLevels(f, rows, f.S, goal_.target.data() + f.first, goal_.sumWeight);
+    if (rows.withSlope) {
+        // d(20 lg|S|) = 8.686·Re(Σ P_q·d ln P_q/S)
+        Block inverse;
+        reciprocal(inverse, f.S);
+        std::vector<Block> share(f.P.size());
+        for (std::size_t end = 0; end < f.P.size(); ++end) {
+            setProduct(share[end], f.P[end], inverse);
+            for (std::size_t k = 0; k < blockSize; ++k) {
+                share[end].re[k] *= perNeper * f.weight[k];
+                share[end].im[k] *= perNeper * f.weight[k];
+            }
+        }
+        for (std::size_t i = 0; i < free_.size(); ++i) {
+            rows.J[i].fill(0.0);
+            for (std::size_t end = 0; end < f.P.size(); ++end) {
+                if (const Block* log = sweep_.drivesLog(free_[i], end)) {
+                    addReal(rows.J[i], share[end], *log);
+                }
+            }
+        }
+    }
+    rows.take(f.e, f.weight, goal_.levelFree);
+}
+
+void Objective::addWay(Frame& f, Rows& rows, const WayGoal& way) {
+    setLevels(f, rows, f.P[way.end], way.levels.data() + f.first, way.weight);
+    setEndSlopes(f, rows, way.end);
+    rows.take(f.e, f.weight, goal_.levelFree);
+}
+
+void Objective::addLimit(Frame& f, Rows& rows, const DriveLimit& limit) {
+    const Block& drive = sweep_.drive(limit.end);
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        f.e[k] = 0.0;
+        f.weight[k] = 0.0;
+        if (k >= f.count || !std::isfinite(limit.most[f.first + k])) {
+            continue;
+        }
+        const double over =
+            10.0 * std::log10(drive.re[k] * drive.re[k] + drive.im[k] * drive.im[k]) -
+            limit.most[f.first + k];
+        if (over > 0.0) {
+            rows.standing.limitMissed = std::max(rows.standing.limitMissed, over);
+            f.e[k] = goal_.limitFactor * over;
+            f.weight[k] = goal_.limitFactor;
+        }
+    }
+    setEndSlopes(f, rows, limit.end);
+    rows.take(f.e, f.weight, false);
+}
+
+void Objective::addFloor(Frame& f, Rows& rows) {
+    const Block& Y = sweep_.admittance();
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double missed =
+            20.0 * std::log(*goal_.floor) + 10.0 * std::log(Y.re[k] * Y.re[k] + Y.im[k] * Y.im[k]);
+        const bool counts = missed > 0.0 && k < f.count;
+        f.e[k] = counts ? goal_.floorFactor * missed : 0.0;
+        f.weight[k] = counts ? 20.0 * goal_.floorFactor : 0.0;
+        rows.standing.floorMissed = std::max(rows.standing.floorMissed, counts ? missed : 0.0);
+    }
+    if (rows.withSlope) {
+        // d(20 ln|Y|) = 20·Re(dY/Y)
+        Block inverse;
+        reciprocal(inverse, Y);
+        for (std::size_t i = 0; i < free_.size(); ++i) {
+            rows.J[i].fill(0.0);
+            addReal(rows.J[i], sweep_.admittanceLog(free_[i]), inverse);
+            for (std::size_t k = 0; k < blockSize; ++k) {
+                rows.J[i][k] *= f.weight[k];
+            }
+        }
+    }
+    rows.take(f.e, f.weight, false);
+}
+
+/// Summing loss of an end and its next neighbour.
+void Objective::addTracking(Frame& f, Rows& rows, std::size_t end) {
+    const Block& one = f.P[end];
+    const Block& two = f.P[end + 1];
+    Block sum = one;
+    add(sum, two);
+    RealBlock share{};
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        const double m1 = std::hypot(one.re[k], one.im[k]);
+        const double m2 = std::hypot(two.re[k], two.im[k]);
+        const double alike = std::min(m1, m2) / std::max(m1, m2);
+        const double loss = 20.0 * std::log10(std::hypot(sum.re[k], sum.im[k]) / (m1 + m2));
+        f.weight[k] = goal_.trackingWeight * alike * f.inBand[k];
+        f.e[k] = f.weight[k] > 0.0 ? f.weight[k] * loss : 0.0;
+        share[k] = m1 / (m1 + m2);
+        if (f.inBand[k] > 0.0) {
+            rows.looped.push_back(alike * loss);
+        }
+    }
+    if (rows.withSlope) {
+        Block inverse;
+        reciprocal(inverse, sum);
+        Block x1;
+        Block x2;
+        setProduct(x1, one, inverse);
+        setProduct(x2, two, inverse);
+        for (std::size_t i = 0; i < free_.size(); ++i) {
+            const Block* d1 = sweep_.drivesLog(free_[i], end);
+            const Block* d2 = sweep_.drivesLog(free_[i], end + 1);
+            RealBlock& J = rows.J[i];
+            J.fill(0.0);
+            for (const auto& [d, x, other] : {std::tuple{d1, &x1, false}, {d2, &x2, true}}) {
+                if (d == nullptr) {
+                    continue;
+                }
+                addReal(J, *x, *d);
+                for (std::size_t k = 0; k < blockSize; ++k) {
+                    J[k] -= (other ? 1.0 - share[k] : share[k]) * d->re[k];
+                }
+            }
+            for (std::size_t k = 0; k < blockSize; ++k) {
+                J[k] *= perNeper * f.weight[k];
+            }
+        }
+    }
+    rows.take(f.e, f.weight, false);
+}
+
 void Objective::block(std::size_t b, Rows& rows) {
-    const std::size_t first = b * blockSize;
-    const std::size_t count = std::min(blockSize, goal_.axis.size() - first);
-    const std::size_t ends = sweep_.ends();
+    Frame f{.block = b,
+            .first = b * blockSize,
+            .count = std::min(blockSize, goal_.axis.size() - b * blockSize)};
     sweep_.run(b);
     if (rows.withSlope) {
         sweep_.differentiate(wanted_, true);
     }
-    RealBlock inBand{};
-    RealBlock there{};
-    for (std::size_t k = 0; k < count; ++k) {
-        inBand[k] = goal_.inBand[first + k] ? 1.0 : 0.0;
-        there[k] = 1.0;
+    for (std::size_t k = 0; k < f.count; ++k) {
+        f.inBand[k] = goal_.inBand[f.first + k] ? 1.0 : 0.0;
     }
-    std::vector<Block> P(ends);
-    Block S;
-    fill(S, 0.0);
-    for (std::size_t end = 0; end < ends; ++end) {
-        setProduct(P[end], sweep_.drive(end), factors_[end][b]);
-        add(S, P[end]);
+    f.P.resize(sweep_.ends());
+    fill(f.S, 0.0);
+    for (std::size_t end = 0; end < f.P.size(); ++end) {
+        setProduct(f.P[end], sweep_.drive(end), factors_[end][b]);
+        add(f.S, f.P[end]);
     }
-    RealBlock e{};
-    RealBlock weight{};
-    const auto setLevelRows = [&](const Block& X, const double* target, double w) {
-        RealBlock bare{};
-        for (std::size_t k = 0; k < blockSize; ++k) {
-            const bool counts = inBand[k] > 0.0;
-            bare[k] =
-                counts ? 10.0 * std::log10(X.re[k] * X.re[k] + X.im[k] * X.im[k]) - target[k] : 0.0;
-            e[k] = w * bare[k];
-            weight[k] = w * inBand[k];
-        }
-        rows.tell(bare, inBand);
-    };
     if (goal_.sumWeight > 0.0) {
-        setLevelRows(S, goal_.target.data() + first, goal_.sumWeight);
-        if (rows.withSlope) {
-            Block inverse;
-            reciprocal(inverse, S);
-            std::vector<Block> share(ends);
-            for (std::size_t end = 0; end < ends; ++end) {
-                setProduct(share[end], P[end], inverse);
-                for (std::size_t k = 0; k < blockSize; ++k) {
-                    share[end].re[k] *= perNeper * weight[k];
-                    share[end].im[k] *= perNeper * weight[k];
-                }
-            }
-            for (std::size_t i = 0; i < free_.size(); ++i) {
-                rows.J[i].fill(0.0);
-                for (std::size_t end = 0; end < ends; ++end) {
-                    if (const Block* log = sweep_.drivesLog(free_[i], end)) {
-                        RealBlock part;
-                        setReal(part, share[end], *log);
-                        for (std::size_t k = 0; k < blockSize; ++k) {
-                            rows.J[i][k] += part[k];
-                        }
-                    }
-                }
-            }
-        }
-        rows.take(e, weight, goal_.levelFree);
+        addSum(f, rows);
     }
-    const auto setLogRows = [&](std::size_t end, const RealBlock& factor) {
-        if (!rows.withSlope) {
-            return;
-        }
-        for (std::size_t i = 0; i < free_.size(); ++i) {
-            const Block* log = sweep_.drivesLog(free_[i], end);
-            for (std::size_t k = 0; k < blockSize; ++k) {
-                rows.J[i][k] = log == nullptr ? 0.0 : perNeper * factor[k] * log->re[k];
-            }
-        }
-    };
     for (const WayGoal& way : goal_.ways) {
-        setLevelRows(P[way.end], way.levels.data() + first, way.weight);
-        setLogRows(way.end, weight);
-        rows.take(e, weight, goal_.levelFree);
+        addWay(f, rows, way);
     }
     for (const DriveLimit& limit : goal_.limits) {
-        const Block& drive = sweep_.drive(limit.end);
-        for (std::size_t k = 0; k < blockSize; ++k) {
-            e[k] = 0.0;
-            weight[k] = 0.0;
-            if (k < count && std::isfinite(limit.most[first + k])) {
-                const double over =
-                    10.0 * std::log10(drive.re[k] * drive.re[k] + drive.im[k] * drive.im[k]) -
-                    limit.most[first + k];
-                if (over > 0.0) {
-                    rows.standing.limitMissed = std::max(rows.standing.limitMissed, over);
-                    e[k] = goal_.limitFactor * over;
-                    weight[k] = goal_.limitFactor;
-                }
-            }
-        }
-        setLogRows(limit.end, weight);
-        rows.take(e, weight, false);
+        addLimit(f, rows, limit);
     }
     if (goal_.floor) {
-        const Block& Y = sweep_.admittance();
-        Block inverse;
-        reciprocal(inverse, Y);
-        for (std::size_t k = 0; k < blockSize; ++k) {
-            const double missed = 20.0 * std::log(*goal_.floor) +
-                                  10.0 * std::log(Y.re[k] * Y.re[k] + Y.im[k] * Y.im[k]);
-            const bool counts = missed > 0.0 && there[k] > 0.0;
-            e[k] = counts ? goal_.floorFactor * missed : 0.0;
-            weight[k] = counts ? 20.0 * goal_.floorFactor : 0.0;
-            if (counts) {
-                rows.standing.floorMissed = std::max(rows.standing.floorMissed, missed);
-            }
-        }
-        for (std::size_t i = 0; rows.withSlope && i < free_.size(); ++i) {
-            setReal(rows.J[i], sweep_.admittanceLog(free_[i]), inverse);
-            for (std::size_t k = 0; k < blockSize; ++k) {
-                rows.J[i][k] *= weight[k];
-            }
-        }
-        rows.take(e, weight, false);
+        addFloor(f, rows);
     }
-    for (std::size_t q = 0; goal_.trackingWeight > 0.0 && q + 1 < ends; ++q) {
-        const Block& one = P[q];
-        const Block& two = P[q + 1];
-        Block sum = one;
-        add(sum, two);
-        RealBlock share{};
-        RealBlock m1{};
-        RealBlock m2{};
-        for (std::size_t k = 0; k < blockSize; ++k) {
-            m1[k] = std::hypot(one.re[k], one.im[k]);
-            m2[k] = std::hypot(two.re[k], two.im[k]);
-            const double alike = std::min(m1[k], m2[k]) / std::max(m1[k], m2[k]);
-            const double loss =
-                20.0 * std::log10(std::hypot(sum.re[k], sum.im[k]) / (m1[k] + m2[k]));
-            weight[k] = goal_.trackingWeight * alike * inBand[k];
-            e[k] = weight[k] > 0.0 ? weight[k] * loss : 0.0;
-            share[k] = m1[k] / (m1[k] + m2[k]);
-            if (inBand[k] > 0.0) {
-                rows.looped.push_back(alike * loss);
-            }
-        }
-        if (rows.withSlope) {
-            Block inverse;
-            reciprocal(inverse, sum);
-            Block x1;
-            Block x2;
-            setProduct(x1, one, inverse);
-            setProduct(x2, two, inverse);
-            for (std::size_t i = 0; i < free_.size(); ++i) {
-                const Block* d1 = sweep_.drivesLog(free_[i], q);
-                const Block* d2 = sweep_.drivesLog(free_[i], q + 1);
-                for (std::size_t k = 0; k < blockSize; ++k) {
-                    const double r1 = d1 == nullptr ? 0.0 : d1->re[k];
-                    const double i1 = d1 == nullptr ? 0.0 : d1->im[k];
-                    const double r2 = d2 == nullptr ? 0.0 : d2->re[k];
-                    const double i2 = d2 == nullptr ? 0.0 : d2->im[k];
-                    const double together =
-                        x1.re[k] * r1 - x1.im[k] * i1 + x2.re[k] * r2 - x2.im[k] * i2;
-                    rows.J[i][k] =
-                        perNeper * weight[k] * (together - share[k] * r1 - (1.0 - share[k]) * r2);
-                }
-            }
-        }
-        rows.take(e, weight, false);
+    for (std::size_t end = 0; goal_.trackingWeight > 0.0 && end + 1 < f.P.size(); ++end) {
+        addTracking(f, rows, end);
     }
 }
 

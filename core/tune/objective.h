@@ -96,10 +96,19 @@ public:
 
 private:
     struct Rows;
+    struct Frame;
 
     void set(const std::vector<double>& x);
     Standing evaluate(const std::vector<double>& x, Slope* slope);
     void block(std::size_t block, Rows& rows);
+    void setLevels(
+        Frame& frame, Rows& rows, const network::Block& X, const double* target, double weight);
+    void setEndSlopes(const Frame& frame, Rows& rows, std::size_t end);
+    void addSum(Frame& frame, Rows& rows);
+    void addWay(Frame& frame, Rows& rows, const WayGoal& way);
+    void addLimit(Frame& frame, Rows& rows, const DriveLimit& limit);
+    void addFloor(Frame& frame, Rows& rows);
+    void addTracking(Frame& frame, Rows& rows, std::size_t end);
 
     network::Sweep sweep_;
     std::vector<network::Part> original_;
