@@ -7254,6 +7254,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>%1 works well %2</source>
         <translation>%1 arbeitet gut %2</translation>
     </message>
+    <message>
+        <source>Choose a part: what a tenth of its value does to the sum is told here.</source>
+        <translation>Ein Teil wählen: was ein Zehntel seines Werts an der Summe ändert, steht dann hier.</translation>
+    </message>
+    <message>
+        <source>%1: 10 % more of it moves the sum by %2 dB at %3.</source>
+        <translation>%1: 10 % mehr davon bewegen die Summe um %2 dB bei %3.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::NewJobForm</name>

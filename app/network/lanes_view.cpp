@@ -181,6 +181,7 @@ void LanesView::rebuild() {
 }
 
 void LanesView::connectTile(PartTile* tile) {
+    tile->installEventFilter(this);
     connect(tile, &PartTile::stepped, this, [this, tile](int steps, bool fine) {
         const network::ESeries series = fine ? network::ESeries::E192 : series_;
         Q_EMIT edited(
@@ -324,6 +325,11 @@ bool LanesView::eventFilter(QObject* watched, QEvent* event) {
             back->setFocus();
         }
         return true;
+    }
+    if (event->type() == QEvent::FocusIn) {
+        if (const auto* tile = qobject_cast<PartTile*>(watched)) {
+            Q_EMIT partChosen(words(tile->part().id));
+        }
     }
     if (watched == editor_ && event->type() == QEvent::FocusOut && !edits_.empty()) {
         const Qt::FocusReason reason = static_cast<QFocusEvent*>(event)->reason();

@@ -41,6 +41,9 @@ Q_SIGNALS:
     void previewed(const yf::job::Edit& edit);
     void previewEnded();
 
+    /// Another part has the focus; empty: none.
+    void partChosen(const QString& id);
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;

@@ -7,7 +7,9 @@
 #include "app/network/start_bar.h"
 #include "app/network/tune_bar.h"
 #include "app/plots/plot.h"
+#include "app/widgets/still.h"
 #include "app/widgets/words.h"
+#include "core/network/tolerance.h"
 #include "core/text/sentence.h"
 
 #include <QComboBox>
@@ -26,6 +28,7 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
         new Plot(PlotKind::impedance, QStringLiteral("plot_impedance"), tr("Impedance"), this);
     start_ = new StartBar(this);
     tune_ = new TuneBar(this);
+    reach_ = stillLabel(this, QStringLiteral("network_reach"));
     lanes_ = new LanesView(this);
     scroll_ = new QScrollArea(this);
     scroll_->setWidget(lanes_);
@@ -67,6 +70,7 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     column->addLayout(pictures, 1);
     column->addWidget(start_);
     column->addLayout(bar);
+    column->addWidget(reach_->parentWidget());
     column->addWidget(scroll_);
     linkCrosshairs({response_, phase_, impedance_});
     connectLanes();
@@ -79,6 +83,10 @@ void NetworkStage::connectLanes() {
     connect(lanes_, &LanesView::gestureEnded, this, &Stage::gestureEnded);
     connect(lanes_, &LanesView::previewed, this, &Stage::previewed);
     connect(lanes_, &LanesView::previewEnded, this, &Stage::previewEnded);
+    connect(lanes_, &LanesView::partChosen, this, [this](const QString& id) {
+        chosen_ = id.toStdString();
+        tellReach();
+    });
     connect(series_, &QComboBox::currentIndexChanged, this, [this](int index) {
         lanes_->setSeries(static_cast<network::ESeries>(index));
     });
@@ -155,6 +163,38 @@ void NetworkStage::tellLoads(const Sight& sight) {
     start_->tellLoads(tr("into %1 Ω").arg(said.join(QStringLiteral(" and "))));
 }
 
+/// What the chosen part can do: exact slopes, a tenth of a millisecond.
+void NetworkStage::tellReach() {
+    const job::Cabinet* cabinet =
+        evaluated_ ? job::findCabinet(evaluated_->job, cabinet_) : nullptr;
+    QString words = tr("Choose a part: what a tenth of its value does to the sum is told here.");
+    if (cabinet != nullptr && !chosen_.empty()) {
+        const auto index = static_cast<std::size_t>(cabinet - evaluated_->job.cabinets.data());
+        const job::AssembledCabinet& curves = evaluated_->assembly->cabinets[index];
+        const auto slopes = curves.loads && curves.hasResponses
+                                ? network::sumSlopes(cabinet->circuit, *curves.loads, true)
+                                : Result<network::SumSlopes>(Error{});
+        if (slopes) {
+            const auto part = std::ranges::find(slopes->partIds, chosen_);
+            const auto reach =
+                part == slopes->partIds.end()
+                    ? std::nullopt
+                    : network::reachOf(*slopes,
+                                       static_cast<std::size_t>(part - slopes->partIds.begin()),
+                                       curves.axis,
+                                       {cabinet->target.from, cabinet->target.to});
+            if (reach) {
+                words = tr("%1: 10 % more of it moves the sum by %2 dB at %3.")
+                            .arg(QString::fromStdString(chosen_),
+                                 figures((reach->level < 0.0 ? "−" : "+") +
+                                         text::printFixed(std::abs(reach->level), 2)),
+                                 figures(text::printEngineering(reach->at, "Hz", 2)));
+            }
+        }
+    }
+    reach_->setText(words);
+}
+
 void NetworkStage::display(const Sight& sight) {
     const job::Cabinet* cabinet = sight.shownCabinet();
     setEnabled(cabinet != nullptr);
@@ -163,6 +203,8 @@ void NetworkStage::display(const Sight& sight) {
     }
     cabinet_ = cabinet->id;
     tune_->display(sight);
+    evaluated_ = sight.preview ? sight.preview : sight.present;
+    tellReach();
     const job::CabinetResult* result = sight.shownResult();
     least_ = result == nullptr ? std::nullopt : result->leastImpedance;
     response_->display(responsePicture(sight));

@@ -5,6 +5,7 @@
 #include "app/stage.h"
 
 class QComboBox;
+class QLabel;
 class QScrollArea;
 
 namespace yf::app {
@@ -42,6 +43,7 @@ private:
     void connectStart();
     void connectTune();
     void tellLoads(const Sight& sight);
+    void tellReach();
 
     std::string cabinet_;
     Plot* response_{};
@@ -54,6 +56,9 @@ private:
     QScrollArea* scroll_{};
     QComboBox* series_{};
     std::optional<network::Lowest> least_;
+    QLabel* reach_{};
+    std::string chosen_; ///< the part whose reach is told
+    std::shared_ptr<const Evaluated> evaluated_;
 };
 
 } // namespace yf::app

@@ -75,7 +75,7 @@ public:
                     const auto coil = coilUnknown_.find(branch.coilId);
                     const Complex i = coil != coilUnknown_.end()
                                           ? x(static_cast<Eigen::Index>(coil->second))
-                                          : u / entry(Z_[b], k);
+                                          : u / entry(impedances_[b], k);
                     across[b].re[k] = u.real();
                     across[b].im[k] = u.imag();
                     through[b].re[k] = i.real();
@@ -91,7 +91,8 @@ public:
                 });
                 std::vector<Block> i(indices.size());
                 std::vector<Block> u(indices.size());
-                distribute({grid, block, i, u, 0}, port, across[b], through[b]);
+                Distribution to{grid, block, i, u, 0};
+                distribute(to, port, across[b], through[b]);
                 for (std::size_t j = 0; j < indices.size(); ++j) {
                     if (indices[j] != Sweep::none) {
                         store(all.currents[indices[j]], i[j], block);
@@ -105,9 +106,9 @@ public:
 
 private:
     void prepare(std::size_t block) {
-        Z_.resize(graph_.parts.size());
+        impedances_.resize(graph_.parts.size());
         for (std::size_t b = 0; b < graph_.parts.size(); ++b) {
-            impedance(Z_[b], graph_.parts[b].port, loads_.grid(), block);
+            impedance(impedances_[b], graph_.parts[b].port, loads_.grid(), block);
         }
     }
 
@@ -118,7 +119,8 @@ private:
     /// Adds to the equation of a node; the return has none.
     void put(std::size_t node, std::size_t column, Complex value) {
         if (node != returnNode) {
-            A_(static_cast<Eigen::Index>(node - 1), static_cast<Eigen::Index>(column)) += value;
+            matrix_(static_cast<Eigen::Index>(node - 1), static_cast<Eigen::Index>(column)) +=
+                value;
         }
     }
 
@@ -134,21 +136,22 @@ private:
     }
 
     /// A current unknown from one node to another, and a voltage between them in its equation.
+    // NOLINTNEXTLINE(bugprone-easily-swappable-parameters): the current's name, then its way
     void unknownCurrent(std::size_t unknown, std::size_t from, std::size_t to) {
         const auto row = static_cast<Eigen::Index>(unknown);
         put(from, unknown, 1.0);
         put(to, unknown, -1.0);
         if (from != returnNode) {
-            A_(row, static_cast<Eigen::Index>(from - 1)) += 1.0;
+            matrix_(row, static_cast<Eigen::Index>(from - 1)) += 1.0;
         }
         if (to != returnNode) {
-            A_(row, static_cast<Eigen::Index>(to - 1)) -= 1.0;
+            matrix_(row, static_cast<Eigen::Index>(to - 1)) -= 1.0;
         }
     }
 
     Eigen::VectorXcd at(std::size_t block, std::size_t k) {
         const auto n = static_cast<Eigen::Index>(size_);
-        A_ = Eigen::MatrixXcd::Zero(n, n);
+        matrix_ = Eigen::MatrixXcd::Zero(n, n);
         Eigen::VectorXcd rhs = Eigen::VectorXcd::Zero(n);
         const double omega = loads_.grid().omega[block][k];
         std::map<std::string, double> inductance;
@@ -156,12 +159,12 @@ private:
             const auto& branch = graph_.parts[b];
             const auto coil = coilUnknown_.find(branch.coilId);
             if (coil == coilUnknown_.end()) {
-                admit(branch.from, branch.to, 1.0 / entry(Z_[b], k));
+                admit(branch.from, branch.to, 1.0 / entry(impedances_[b], k));
                 continue;
             }
             unknownCurrent(coil->second, branch.from, branch.to);
             const auto row = static_cast<Eigen::Index>(coil->second);
-            A_(row, row) -= entry(Z_[b], k);
+            matrix_(row, row) -= entry(impedances_[b], k);
             inductance[branch.coilId] = branch.port.part()->value;
         }
         for (const Coupling& c : circuit_.couplings) {
@@ -169,8 +172,8 @@ private:
                 0.0, omega * c.k * std::sqrt(inductance.at(c.first) * inductance.at(c.second))};
             const auto a = static_cast<Eigen::Index>(coilUnknown_.at(c.first));
             const auto b = static_cast<Eigen::Index>(coilUnknown_.at(c.second));
-            A_(a, b) -= M;
-            A_(b, a) -= M;
+            matrix_(a, b) -= M;
+            matrix_(b, a) -= M;
         }
         for (const auto& driver : graph_.drivers) {
             const std::size_t load = loads_.loads().find(driver.end.driver).value();
@@ -188,7 +191,7 @@ private:
             unknownCurrent(sourceUnknown_, inNode, returnNode);
             rhs(static_cast<Eigen::Index>(sourceUnknown_)) = 1.0;
         }
-        return A_.partialPivLu().solve(rhs);
+        return matrix_.partialPivLu().solve(rhs);
     }
 
     /// V₂ = n·V₁ over `common`; what leaves the secondary draws n times as much at the primary.
@@ -199,7 +202,7 @@ private:
         const auto row = static_cast<Eigen::Index>(unknown);
         const auto voltage = [&](std::size_t node, double factor) {
             if (node != returnNode) {
-                A_(row, static_cast<Eigen::Index>(node - 1)) += factor;
+                matrix_(row, static_cast<Eigen::Index>(node - 1)) += factor;
             }
         };
         voltage(t.secondary, -1.0);
@@ -216,8 +219,8 @@ private:
     std::size_t firstTransformer_{};
     std::size_t sourceUnknown_{};
     std::size_t size_{};
-    std::vector<Block> Z_;
-    Eigen::MatrixXcd A_;
+    std::vector<Block> impedances_;
+    Eigen::MatrixXcd matrix_;
 };
 
 } // namespace

@@ -110,19 +110,18 @@ YF_VECTORISED void setScaled(Block& out, const Block& a, double factor) {
 }
 
 // None of the blocks overlap, and only parameters can say so to the compiler.
-// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): blocks, then the part's figures
 YF_VECTORISED static void seriesSlope(const Block* __restrict c,
                                       const Block* __restrict T,
                                       const Block* __restrict row,
                                       Block* __restrict own,
                                       Block* __restrict dY,
-                                      const RealBlock* __restrict basis,
-                                      double dr,
-                                      double dx0) {
+                                      PartSlope part) {
+    const double dr = part.dr;
+    const double dx0 = part.dx0;
     for (std::size_t k = 0; k < blockSize; ++k) {
         const double ur = c->re[k] * T->re[k] - c->im[k] * T->im[k];
         const double ui = c->re[k] * T->im[k] + c->im[k] * T->re[k];
-        const double x = dx0 * (*basis)[k];
+        const double x = dx0 * (*part.basis)[k];
         const double tr = dr * ur - x * ui;
         const double ti = dr * ui + x * ur;
         own->re[k] = ti * row->im[k] - tr * row->re[k];
@@ -133,27 +132,25 @@ YF_VECTORISED static void seriesSlope(const Block* __restrict c,
 }
 
 void setSeriesSlope(const SlotSlope& slope, const PartSlope& part) {
-    seriesSlope(
-        &slope.carried, &slope.T, &slope.row, &slope.own, &slope.dY, part.basis, part.dr, part.dx0);
+    seriesSlope(&slope.carried, &slope.T, &slope.row, &slope.own, &slope.dY, part);
 }
 
 // None of the blocks overlap, and only parameters can say so to the compiler.
-// NOLINTNEXTLINE(bugprone-easily-swappable-parameters): blocks, then the part's figures
 YF_VECTORISED static void shuntSlope(const Block* __restrict c,
                                      const Block* __restrict T,
                                      const Block* __restrict row,
                                      Block* __restrict own,
                                      Block* __restrict dY,
-                                     const RealBlock* __restrict basis,
-                                     double r,
-                                     double x0,
-                                     double dr,
-                                     double dx0) {
+                                     PartSlope part) {
+    const double r = part.r;
+    const double x0 = part.x0;
+    const double dr = part.dr;
+    const double dx0 = part.dx0;
     for (std::size_t k = 0; k < blockSize; ++k) {
         const double ur = c->re[k] * T->re[k] - c->im[k] * T->im[k];
         const double ui = c->re[k] * T->im[k] + c->im[k] * T->re[k];
-        const double x = x0 * (*basis)[k];
-        const double dx = dx0 * (*basis)[k];
+        const double x = x0 * (*part.basis)[k];
+        const double dx = dx0 * (*part.basis)[k];
         // ∂Y = −∂Z/Z², with 1/Z = (r − jx)/(r² + x²).
         const double inverse = 1.0 / (r * r + x * x);
         const double yr = r * inverse;
@@ -172,16 +169,7 @@ YF_VECTORISED static void shuntSlope(const Block* __restrict c,
 }
 
 void setShuntSlope(const SlotSlope& slope, const PartSlope& part) {
-    shuntSlope(&slope.carried,
-               &slope.T,
-               &slope.row,
-               &slope.own,
-               &slope.dY,
-               part.basis,
-               part.r,
-               part.x0,
-               part.dr,
-               part.dx0);
+    shuntSlope(&slope.carried, &slope.T, &slope.row, &slope.own, &slope.dY, part);
 }
 
 YF_VECTORISED static void setAndAdd(Block* __restrict out,

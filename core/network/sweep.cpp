@@ -123,7 +123,7 @@ void portDerivative(
 } // namespace
 
 // NOLINTNEXTLINE(misc-no-recursion): composites nest
-void distribute(Distribution&& to, const OnePort& port, const Block& v, const Block& i) {
+void distribute(Distribution& to, const OnePort& port, const Block& v, const Block& i) {
     if (port.part() != nullptr) {
         to.currents[to.next] = i;
         to.voltages[to.next] = v;
@@ -141,19 +141,18 @@ void distribute(Distribution&& to, const OnePort& port, const Block& v, const Bl
             admittance(x, inner, to.grid, to.block);
             multiply(x, v);
         }
-        distribute(std::move(to), inner, series ? x : v, series ? i : x);
+        distribute(to, inner, series ? x : v, series ? i : x);
     }
 }
 
 Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
-    : grid_(loads.grid()), Rs_(circuit.source.resistance) {
+    : grid_(loads.grid()), sourceR_(circuit.source.resistance) {
     for (const DriverEnd& end : driverEnds(circuit)) {
         loadOfEnd_.push_back(loads.loads().find(end.driver).value());
     }
     build(*circuit.tree(), none);
     drives_.resize(ends());
-    for (std::size_t n = 0; n < nodes_.size(); ++n) {
-        Node& node = nodes_[n];
+    for (Node& node : nodes_) {
         node.carried.resize(node.ops.size());
         node.row.resize(node.ops.size());
     }
@@ -165,63 +164,84 @@ Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
     }
 }
 
+Sweep::Op Sweep::plain(Pass pass, OnePort port) {
+    Op op;
+    op.pass = pass;
+    op.port = std::move(port);
+    return op;
+}
+
+/// A slot whose parts are counted.
+Sweep::Op
+Sweep::counted(Pass pass, const OnePort& port, std::pair<std::size_t, std::size_t> place) {
+    Op op = plain(pass, port);
+    op.firstPart = parts_.size();
+    forEachPart(port, [&](const Part& part) {
+        parts_.push_back(part);
+        placeOf_.push_back(place);
+        ++op.partCount;
+    });
+    return op;
+}
+
+std::vector<Sweep::Op> Sweep::opsOf(const Section& section, std::size_t node) {
+    std::vector<Op> ops;
+
+    struct Append {
+        Sweep& sweep;
+        std::vector<Op>& ops;
+        std::size_t node;
+
+        void operator()(const SeriesSlot& slot) {
+            ops.push_back(sweep.counted(Pass::series, slot.port, {node, ops.size()}));
+        }
+
+        void operator()(const ShuntSlot& slot) {
+            ops.push_back(sweep.counted(Pass::shunt, slot.port, {node, ops.size()}));
+        }
+
+        void operator()(const TransformerSlot& slot) {
+            if (slot.dcr > 0.0) {
+                ops.push_back(plain(Pass::series, resistorPort(slot.dcr)));
+            }
+            if (slot.magnetizing) {
+                Part coil;
+                coil.kind = PartKind::coil;
+                coil.value = *slot.magnetizing;
+                ops.push_back(plain(Pass::shunt, coil));
+            }
+            ops.emplace_back();
+            ops.back().pass = Pass::transformer;
+            ops.back().ratio = slot.ratio;
+        }
+
+        void operator()(const ControlSlot& slot) {
+            const ControlResistances R = resistances(slot);
+            ops.push_back(plain(Pass::series, resistorPort(R.inLine)));
+            if (R.toReturn) {
+                ops.push_back(plain(Pass::shunt, resistorPort(*R.toReturn)));
+            }
+        }
+    };
+
+    Append append{*this, ops, node};
+    for (const Slot& slot : section.ladder) {
+        std::visit(append, slot);
+    }
+    return ops;
+}
+
 // NOLINTNEXTLINE(misc-no-recursion): sections nest
 std::size_t Sweep::build(const Section& section, std::size_t parent) {
     const std::size_t index = nodes_.size();
     nodes_.emplace_back();
     nodes_[index].parent = parent;
     nodes_[index].depth = parent == none ? 0 : nodes_[parent].depth + 1;
-    std::vector<Op> ops;
-    const auto append = [&](Pass pass, OnePort port, bool counted) {
-        Op op{.pass = pass, .port = std::move(port)};
-        if (counted) {
-            op.firstPart = parts_.size();
-            forEachPart(op.port, [&](const Part& part) {
-                parts_.push_back(part);
-                placeOf_.emplace_back(index, ops.size());
-                ++op.partCount;
-            });
-        }
-        ops.push_back(std::move(op));
-    };
-    for (const Slot& slot : section.ladder) {
-        if (const auto* series = std::get_if<SeriesSlot>(&slot)) {
-            append(Pass::series, series->port, true);
-        } else if (const auto* shunt = std::get_if<ShuntSlot>(&slot)) {
-            append(Pass::shunt, shunt->port, true);
-        } else if (const auto* transformer = std::get_if<TransformerSlot>(&slot)) {
-            if (transformer->dcr > 0.0) {
-                append(Pass::series, resistorPort(transformer->dcr), false);
-            }
-            if (transformer->magnetizing) {
-                Part coil;
-                coil.kind = PartKind::coil;
-                coil.value = *transformer->magnetizing;
-                append(Pass::shunt, coil, false);
-            }
-            ops.emplace_back();
-            ops.back().pass = Pass::transformer;
-            ops.back().ratio = transformer->ratio;
-        } else {
-            const ControlResistances R = resistances(std::get<ControlSlot>(slot));
-            append(Pass::series, resistorPort(R.inLine), false);
-            if (R.toReturn) {
-                append(Pass::shunt, resistorPort(*R.toReturn), false);
-            }
-        }
-    }
-    nodes_[index].ops = std::move(ops);
-    static constexpr auto endsSoFar = [](const std::vector<Node>& nodes, std::size_t upTo) {
-        std::size_t count = 0;
-        for (std::size_t n = 0; n < upTo; ++n) {
-            count += nodes[n].lastEnd == none ? 1U : 0U;
-        }
-        return count;
-    };
-    nodes_[index].firstEnd = endsSoFar(nodes_, index);
+    nodes_[index].ops = opsOf(section, index);
+    nodes_[index].firstEnd = endsBuilt_;
     if (const auto* end = std::get_if<DriverEnd>(&section.end)) {
         nodes_[index].end = *end;
-        nodes_[index].lastEnd = none; // counted as a leaf while building
+        ++endsBuilt_;
     } else {
         const auto& ways = std::get<Ways>(section.end);
         nodes_[index].join = ways.join;
@@ -230,13 +250,7 @@ std::size_t Sweep::build(const Section& section, std::size_t parent) {
             nodes_[index].children.push_back(c);
         }
     }
-    if (parent == none) {
-        // Ends are numbered; now each section learns its last one, children before parents.
-        for (std::size_t n = nodes_.size(); n-- > 0;) {
-            Node& node = nodes_[n];
-            node.lastEnd = node.leaf() ? node.firstEnd + 1 : nodes_[node.children.back()].lastEnd;
-        }
-    }
+    nodes_[index].lastEnd = endsBuilt_;
     return index;
 }
 
@@ -331,10 +345,10 @@ void Sweep::run(std::size_t block) {
     for (std::size_t n = nodes_.size(); n-- > 0;) {
         columns(nodes_[n]);
     }
-    if (Rs_ > 0.0) {
+    if (sourceR_ > 0.0) {
         Block divider;
         fill(divider, 1.0);
-        addScaled(divider, nodes_.front().Y, Rs_);
+        addScaled(divider, nodes_.front().Y, sourceR_);
         reciprocal(sourceShare_, divider);
     } else {
         fill(sourceShare_, 1.0);
@@ -367,10 +381,8 @@ void Sweep::branches(std::vector<Block>& currents, std::vector<Block>& voltages)
             }
             multiply(other, carried);
             const bool series = op.pass == Pass::series;
-            distribute({grid_, block_, currents, voltages, op.firstPart},
-                       op.port,
-                       series ? other : carried,
-                       series ? carried : other);
+            Distribution to{grid_, block_, currents, voltages, op.firstPart};
+            distribute(to, op.port, series ? other : carried, series ? carried : other);
         }
     }
 }
@@ -436,10 +448,10 @@ void Sweep::climb(std::size_t part, std::size_t start) {
             multiply(dY, above.T);
         }
     }
-    if (Rs_ > 0.0) {
+    if (sourceR_ > 0.0) {
         if (reach == 1 && level == 1) {
             // Ways right behind the source: what most networks are.
-            setAndAddScaledProduct(levels[1], levels[0], sourceShare_, dY, -Rs_);
+            setAndAddScaledProduct(levels[1], levels[0], sourceShare_, dY, -sourceR_);
             reaching_[part] = 2;
             return;
         }
@@ -447,10 +459,10 @@ void Sweep::climb(std::size_t part, std::size_t start) {
             for (std::size_t j = reach; j < level; ++j) {
                 fill(levels[j], 0.0);
             }
-            setScaledProduct(levels[level], sourceShare_, dY, -Rs_);
+            setScaledProduct(levels[level], sourceShare_, dY, -sourceR_);
             reach = level + 1;
         } else {
-            addScaledProduct(levels[level], sourceShare_, dY, -Rs_);
+            addScaledProduct(levels[level], sourceShare_, dY, -sourceR_);
         }
     }
     for (std::size_t j = reach - 1; j-- > 0;) {

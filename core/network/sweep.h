@@ -96,14 +96,18 @@ private:
     };
 
     std::size_t build(const Section& section, std::size_t parent);
+    [[nodiscard]] std::vector<Op> opsOf(const Section& section, std::size_t node);
+    Op counted(Pass pass, const OnePort& port, std::pair<std::size_t, std::size_t> place);
     void columns(Node& node);
     void join(const Node& node, Block& Y);
     void descend(Node& node);
     void rows(Node& node);
     void climb(std::size_t part, std::size_t node);
 
+    static Op plain(Pass pass, OnePort port);
+
     const Grid& grid_;
-    double Rs_{};
+    double sourceR_{};
     std::vector<std::size_t> loadOfEnd_;
     std::vector<Part> parts_;
     std::vector<std::pair<std::size_t, std::size_t>> placeOf_; ///< part → node, op
@@ -112,6 +116,7 @@ private:
     Block sourceShare_;
     std::vector<Block> drives_;
     std::vector<Block> dY_;
+    std::size_t endsBuilt_{};
     /// [part][level up the chain of sections]: the sum of all that reaches the ends below.
     std::vector<std::vector<Block>> dLog_;
     std::vector<std::size_t> reaching_; ///< levels of a part that are not nought, from its own up
@@ -127,6 +132,6 @@ struct Distribution {
 };
 
 /// Voltage and current of a one-port handed down to its parts, in writing order.
-void distribute(Distribution&& to, const OnePort& port, const Block& v, const Block& i);
+void distribute(Distribution& to, const OnePort& port, const Block& v, const Block& i);
 
 } // namespace yf::network

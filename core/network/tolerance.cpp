@@ -204,6 +204,20 @@ Result<SumSlopes> sumSlopes(const Circuit& circuit, const PreparedLoads& loads, 
                            : byDifferences(circuit, loads, lossesFollow);
 }
 
+std::optional<Reach>
+reachOf(const SumSlopes& slopes, std::size_t part, const Axis& axis, const curve::Range& range) {
+    std::optional<Reach> most;
+    for (std::size_t k = 0; k < axis.size(); ++k) {
+        constexpr double tenPercent = 0.1;
+        const double level = tenPercent * slopes.slopes[part][k];
+        if (axis[k] >= range.from && axis[k] <= range.to &&
+            (!most || std::abs(level) > std::abs(most->level))) {
+            most = Reach{level, axis[k]};
+        }
+    }
+    return most;
+}
+
 std::optional<Error> check(const ToleranceRequest& request) {
     return checkFrequencies(request.frequencies);
 }

@@ -29,6 +29,17 @@ struct SumSlopes {
 [[nodiscard]] Result<SumSlopes>
 sumSlopes(const Circuit& circuit, const PreparedLoads& loads, bool lossesFollow);
 
+/// What 10 % of a part's value do to the sum where they do most, to first order.
+struct Reach {
+    double level{}; ///< dB, as it is when the value grows
+    double at{};    ///< Hz
+};
+
+/// Of the part in that place, within a range of the axis the slopes were made on; nothing where the
+/// axis has no point in it.
+[[nodiscard]] std::optional<Reach>
+reachOf(const SumSlopes& slopes, std::size_t part, const Axis& axis, const curve::Range& range);
+
 /// Input of `network tolerance`.
 struct ToleranceRequest {
     Network network;

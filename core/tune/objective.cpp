@@ -5,7 +5,6 @@
 #include <cmath>
 #include <limits>
 #include <numbers>
-#include <tuple>
 
 namespace yf::tune {
 
@@ -254,6 +253,34 @@ void Objective::addFloor(Frame& f, Rows& rows) {
     rows.take(f.e, f.weight, false);
 }
 
+/// d(20 lg(|P1+P2|/(|P1|+|P2|))), the weight held: of the sum less that of the moduli.
+void Objective::setTrackingSlopes(const Frame& f,
+                                  Rows& rows,
+                                  std::size_t end,
+                                  const network::RealBlock& share) {
+    Block inverse = f.P[end];
+    add(inverse, f.P[end + 1]);
+    const Block sum = inverse;
+    reciprocal(inverse, sum);
+    for (std::size_t i = 0; i < free_.size(); ++i) {
+        rows.J[i].fill(0.0);
+    }
+    for (const std::size_t which : {end, end + 1}) {
+        Block x;
+        setProduct(x, f.P[which], inverse);
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            x.re[k] -= which == end ? share[k] : 1.0 - share[k];
+            x.re[k] *= perNeper * f.weight[k];
+            x.im[k] *= perNeper * f.weight[k];
+        }
+        for (std::size_t i = 0; i < free_.size(); ++i) {
+            if (const Block* log = sweep_.drivesLog(free_[i], which)) {
+                addReal(rows.J[i], x, *log);
+            }
+        }
+    }
+}
+
 /// Summing loss of an end and its next neighbour.
 void Objective::addTracking(Frame& f, Rows& rows, std::size_t end) {
     const Block& one = f.P[end];
@@ -274,30 +301,7 @@ void Objective::addTracking(Frame& f, Rows& rows, std::size_t end) {
         }
     }
     if (rows.withSlope) {
-        Block inverse;
-        reciprocal(inverse, sum);
-        Block x1;
-        Block x2;
-        setProduct(x1, one, inverse);
-        setProduct(x2, two, inverse);
-        for (std::size_t i = 0; i < free_.size(); ++i) {
-            const Block* d1 = sweep_.drivesLog(free_[i], end);
-            const Block* d2 = sweep_.drivesLog(free_[i], end + 1);
-            RealBlock& J = rows.J[i];
-            J.fill(0.0);
-            for (const auto& [d, x, other] : {std::tuple{d1, &x1, false}, {d2, &x2, true}}) {
-                if (d == nullptr) {
-                    continue;
-                }
-                addReal(J, *x, *d);
-                for (std::size_t k = 0; k < blockSize; ++k) {
-                    J[k] -= (other ? 1.0 - share[k] : share[k]) * d->re[k];
-                }
-            }
-            for (std::size_t k = 0; k < blockSize; ++k) {
-                J[k] *= perNeper * f.weight[k];
-            }
-        }
+        setTrackingSlopes(f, rows, end, share);
     }
     rows.take(f.e, f.weight, false);
 }

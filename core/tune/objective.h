@@ -108,6 +108,10 @@ private:
     void addWay(Frame& frame, Rows& rows, const WayGoal& way);
     void addLimit(Frame& frame, Rows& rows, const DriveLimit& limit);
     void addFloor(Frame& frame, Rows& rows);
+    void setTrackingSlopes(const Frame& frame,
+                           Rows& rows,
+                           std::size_t end,
+                           const network::RealBlock& share);
     void addTracking(Frame& frame, Rows& rows, std::size_t end);
 
     network::Sweep sweep_;

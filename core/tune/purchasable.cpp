@@ -36,7 +36,7 @@ public:
         Eigen::MatrixXd A = Eigen::Map<const Eigen::MatrixXd>(slope.A.data(), n_, n_);
         constexpr double small = 1e-9;
         A.diagonal().array() += small * (1.0 + A.diagonal().maxCoeff());
-        R_ = A.llt().matrixU();
+        root_ = A.llt().matrixU();
         chosen_.resize(x.size());
         off_ = Eigen::VectorXd::Zero(n_);
     }
@@ -55,12 +55,12 @@ private:
     static constexpr std::size_t kept = 30;
 
     // NOLINTNEXTLINE(misc-no-recursion): one level for each part
-    void search(Eigen::Index i, double so_far) {
-        if (best_.size() == kept && so_far >= best_.rbegin()->first) {
+    void search(Eigen::Index i, double before) {
+        if (best_.size() == kept && before >= best_.rbegin()->first) {
             return;
         }
         if (i < 0) {
-            best_.emplace(so_far, chosen_);
+            best_.emplace(before, chosen_);
             if (best_.size() > kept) {
                 best_.erase(std::prev(best_.end()));
             }
@@ -70,29 +70,25 @@ private:
         std::vector<std::pair<double, double>> ways; // distance, logarithm
         for (const double value : values_[at]) {
             off_(i) = std::log(value) - x_[at];
-            const double along = R_.row(i).tail(n_ - i).dot(off_.tail(n_ - i));
+            const double along = root_.row(i).tail(n_ - i).dot(off_.tail(n_ - i));
             ways.emplace_back(along * along, std::log(value));
         }
         std::ranges::sort(ways);
         for (const auto& [distance, logarithm] : ways) {
             off_(i) = logarithm - x_[at];
             chosen_[at] = logarithm;
-            search(i - 1, so_far + distance);
+            search(i - 1, before + distance);
         }
     }
 
     const std::vector<double>& x_;
     const std::vector<std::vector<double>>& values_;
     Eigen::Index n_;
-    Eigen::MatrixXd R_;
+    Eigen::MatrixXd root_;
     Eigen::VectorXd off_;
     std::vector<double> chosen_;
     std::set<std::pair<double, std::vector<double>>> best_;
 };
-
-Found settled(const Problem& problem, network::Circuit circuit) {
-    return judged(problem, circuit);
-}
 
 bool better(const Found& a, const Found& b) {
     return a.allowed != b.allowed ? a.allowed : a.standing.cost < b.standing.cost;
@@ -121,14 +117,14 @@ Found fixedInTurn(Problem problem,
             Problem rest = problem;
             rest.circuit = *network::withPart(circuit, network::withValue(old, value));
             const bool any = std::ranges::find(rest.free, true) != rest.free.end();
-            const Found found = any ? tuneValues(rest, goOn) : settled(rest, rest.circuit);
+            const Found found = any ? tuneValues(rest, goOn) : judged(rest, rest.circuit);
             if (!best || better(found, *best)) {
                 best = found;
             }
         }
         circuit = best->circuit;
     }
-    return settled(problem, circuit);
+    return judged(problem, circuit);
 }
 
 } // namespace
@@ -168,7 +164,7 @@ Found purchasable(const Problem& problem,
             const double value = network::nearestValue(objective.partsAt(point)[p].value, series);
             circuit = *network::withPart(circuit, network::withValue(after[p], value));
         }
-        const Found one = settled(some, std::move(circuit));
+        const Found one = judged(some, circuit);
         if (!best || better(one, *best)) {
             best = one;
         }

@@ -92,6 +92,60 @@ Error unknown(const std::string& subject,
                  all.empty() ? "there is none" : "the nearest is " + text::nearest(name, all)};
 }
 
+std::optional<Error> putWays(Goal& goal, const Network& network, const GoalRequest& r) {
+    const auto ways = network::wayNames(network.circuit);
+    for (std::size_t i = 0; i < r.wayTargets.size(); ++i) {
+        const WayTarget& target = r.wayTargets[i];
+        const auto found = std::ranges::find(ways, target.way);
+        if (found == ways.end()) {
+            return unknown("way_targets[" + std::to_string(i) + "].way", target.way, ways);
+        }
+        WayGoal& way =
+            goal.ways.emplace_back(WayGoal{.end = static_cast<std::size_t>(found - ways.begin()),
+                                           .levels = levelsOf(target, goal.axis),
+                                           .weight = target.weight});
+        for (std::size_t k = 0; k < goal.axis.size(); ++k) {
+            way.levels[k] += goal.target[k];
+        }
+    }
+    return std::nullopt;
+}
+
+/// A limit on the axis; beyond its ends nothing is said.
+std::vector<double> limitOn(const Axis& axis, const LimitRequest& limit) {
+    constexpr double same = 1e-9;
+    std::vector<double> most;
+    most.reserve(axis.size());
+    for (const double f : axis) {
+        const bool stated = f >= limit.frequencies.front() * (1.0 - same) &&
+                            f <= limit.frequencies.back() * (1.0 + same);
+        most.push_back(stated ? interpolated(limit.frequencies, limit.most, f)
+                              : std::numeric_limits<double>::infinity());
+    }
+    return most;
+}
+
+std::optional<Error> putLimits(Goal& goal, const Network& network, const GoalRequest& r) {
+    std::vector<std::string> names;
+    const auto ends = network::driverEnds(network.circuit);
+    names.reserve(ends.size());
+    for (const auto& end : ends) {
+        names.push_back(end.driver);
+    }
+    for (std::size_t i = 0; i < r.limits.size(); ++i) {
+        const LimitRequest& limit = r.limits[i];
+        if (std::ranges::find(names, limit.driver) == names.end()) {
+            return unknown("drive_limits[" + std::to_string(i) + "].driver", limit.driver, names);
+        }
+        for (std::size_t q = 0; q < names.size(); ++q) {
+            if (names[q] == limit.driver) {
+                goal.limits.push_back(DriveLimit{.end = q, .most = limitOn(goal.axis, limit)});
+            }
+        }
+    }
+    return std::nullopt;
+}
+
 Result<Goal> goalOf(const Network& network, const GoalRequest& r, const Axis& axis) {
     Goal goal{.axis = axis,
               .levelFree = !r.targetLevel && (!r.targets || r.levelFree),
@@ -113,45 +167,11 @@ Result<Goal> goalOf(const Network& network, const GoalRequest& r, const Axis& ax
         }
         goal.target.push_back(target);
     }
-    const auto ways = network::wayNames(network.circuit);
-    const auto ends = network::driverEnds(network.circuit);
-    for (std::size_t i = 0; i < r.wayTargets.size(); ++i) {
-        const WayTarget& target = r.wayTargets[i];
-        const auto found = std::ranges::find(ways, target.way);
-        if (found == ways.end()) {
-            return unknown("way_targets[" + std::to_string(i) + "].way", target.way, ways);
-        }
-        WayGoal& way =
-            goal.ways.emplace_back(WayGoal{.end = static_cast<std::size_t>(found - ways.begin()),
-                                           .levels = levelsOf(target, axis),
-                                           .weight = target.weight});
-        for (std::size_t k = 0; k < axis.size(); ++k) {
-            way.levels[k] += goal.target[k];
-        }
+    if (auto error = putWays(goal, network, r)) {
+        return *error;
     }
-    for (std::size_t i = 0; i < r.limits.size(); ++i) {
-        const LimitRequest& limit = r.limits[i];
-        bool any = false;
-        for (std::size_t q = 0; q < ends.size(); ++q) {
-            if (ends[q].driver != limit.driver) {
-                continue;
-            }
-            any = true;
-            DriveLimit& made = goal.limits.emplace_back(DriveLimit{.end = q});
-            for (const double f : axis) {
-                const bool stated = f >= limit.frequencies.front() * (1.0 - 1e-9) &&
-                                    f <= limit.frequencies.back() * (1.0 + 1e-9);
-                made.most.push_back(stated ? interpolated(limit.frequencies, limit.most, f)
-                                           : std::numeric_limits<double>::infinity());
-            }
-        }
-        if (!any) {
-            std::vector<std::string> names;
-            for (const auto& end : ends) {
-                names.push_back(end.driver);
-            }
-            return unknown("drive_limits[" + std::to_string(i) + "].driver", limit.driver, names);
-        }
+    if (auto error = putLimits(goal, network, r)) {
+        return *error;
     }
     return goal;
 }
@@ -210,6 +230,7 @@ std::vector<std::string> changedIds(const network::Circuit& before, const networ
 std::optional<Error> putFreedom(Problem& problem, const TuneRequest& r) {
     const auto parts = network::parts(problem.circuit);
     std::vector<std::string> ids;
+    ids.reserve(parts.size());
     for (const auto& part : parts) {
         ids.push_back(part.id);
     }

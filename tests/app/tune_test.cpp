@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The network tuned by machine through its own controls: looked at as it comes, stopped, taken in
 // one step, undone.
+#include "app/network/lanes_view.h"
+#include "app/network/part_tile.h"
 #include "app/network/tune_bar.h"
 #include "app/plots/plot.h"
 #include "tests/support/test_window.h"
@@ -91,6 +93,20 @@ TEST_F(TuneTest, stopLeavesAllAsItWasAtOnce) {
     settle();
     EXPECT_EQ(circuit(), before);
     EXPECT_EQ(told(), QString());
+}
+
+TEST_F(TuneTest, theChosenPartTellsItsReach) {
+    auto* reach = find<QLabel>("network_reach");
+    EXPECT_TRUE(reach->text().startsWith(QStringLiteral("Choose")));
+    const auto told = [&] { return reach->text(); };
+    window->findChild<app::LanesView*>()->tile("C3")->setFocus();
+    EXPECT_TRUE(told().startsWith(QStringLiteral("C3: 10 %"))) << told().toStdString();
+    const QString before = told();
+    wheel(window->findChild<app::LanesView*>()->tile("C3"), 3);
+    settle();
+    EXPECT_NE(told(), before);
+    window->findChild<app::LanesView*>()->tile("L1")->setFocus();
+    EXPECT_TRUE(told().startsWith(QStringLiteral("L1: 10 %"))) << told().toStdString();
 }
 
 TEST_F(TuneTest, aFloorOutOfReachIsSaidAndNothingOffered) {

@@ -313,6 +313,15 @@ TEST(Tolerance, oneResistorByHand) {
     EXPECT_EQ(*a->yield, *again->yield);
     r.seed = 4;
     EXPECT_NE((*network::toleranceOf(r)->spreads)[0], (*a->spreads)[0]);
+    // Its reach: what ten per cent do, to first order.
+    const network::PreparedLoads loads(*network::loadsOn(n, {500.0, 1000.0, 2000.0}));
+    const auto slopes = network::sumSlopes(n.circuit, loads, true);
+    ASSERT_TRUE(slopes.ok());
+    const auto reach = network::reachOf(*slopes, 0, loads.loads().axis, {900.0, 3000.0});
+    ASSERT_TRUE(reach.has_value());
+    EXPECT_NEAR(reach->level, 0.1 * slope, 1e-9);
+    EXPECT_GE(reach->at, 900.0);
+    EXPECT_FALSE(network::reachOf(*slopes, 0, loads.loads().axis, {3e3, 4e3}).has_value());
     // A part's own tolerance wins.
     r.network = networkFrom(behind(R"({"series":"R1 4 tol=1"})"));
     EXPECT_NEAR(network::toleranceOf(r)->worstCases[0], -0.01 * slope, 1e-9);
