@@ -75,6 +75,25 @@ TEST(NetworkCommands, lineLevel) {
     EXPECT_EQ(*(*one.find("a")->list())[0].number(), 1.0);
 }
 
+TEST(NetworkCommands, tuneEndsInShopValues) {
+    const std::string tuned =
+        pair + R"(,"from_hz":200,"to_hz":12000,"min_ohm":3.2,"e_series":"E12","starts":2)";
+    const Value out = network("tune", tuned);
+    EXPECT_EQ(*out.find("stop_reason")->word(), "settled");
+    EXPECT_GE(*out.find("impedance_min_ohm")->number(), 3.2 * 0.999);
+    EXPECT_LE(*out.find("rms_error_db")->number(), *out.find("max_error_db")->number());
+    // The network that it gives can be handed on as it is.
+    const Value solved = output({"network", "solve"},
+                                R"({"frequencies_hz":[1000],"network":)" +
+                                    text::writeJson(*out.find("network")) + "}");
+    EXPECT_EQ(solved.find("drives_db")->list()->size(), 2U);
+    const Value few = network("tune", pair + R"(,"from_hz":200,"to_hz":12000,"max_changes":2)");
+    const auto& changes = *few.find("changes")->list();
+    ASSERT_EQ(changes.size(), 3U);
+    EXPECT_LE(*changes[2].find("rms_error_db")->number(),
+              *changes[1].find("rms_error_db")->number() + 1e-9);
+}
+
 TEST(NetworkCommands, refusalsNameKeyValueAndRange) {
     const struct {
         const char* verb;
@@ -99,6 +118,18 @@ TEST(NetworkCommands, refusalsNameKeyValueAndRange) {
          "inner_diameter_m"},
         {"power", pair + R"(,"voltage_v":20,"spectrum":"sine")", "f_hz"},
         {"power", pair + R"(,"voltage_v":20,"from_hz":900,"to_hz":800)", "to_hz"},
+        {"tune", pair + R"(,"from_hz":900,"to_hz":800)", "to_hz"},
+        {"tune", pair + R"(,"from_hz":200,"to_hz":900,"fixed_ids":["L7"])", "fixed_ids[0]"},
+        {"tune", pair + R"(,"from_hz":200,"to_hz":900,"fixed_ids":["L1","C1","R1"])", "network"},
+        {"tune",
+         pair +
+             R"(,"from_hz":200,"to_hz":900,"drive_limits":[{"driver":"q","frequencies_hz":[200],"max_db":[-10]}])",
+         "drive_limits[0].driver"},
+        {"tune",
+         pair +
+             R"(,"from_hz":200,"to_hz":900,"way_targets":[{"way":"a","kind":"low-pass","order":3,"fx_hz":900}])",
+         "way_targets[0].order"},
+        {"tune", pair + R"(,"from_hz":200,"to_hz":900,"bound_ratios":[2,0.5])", "bound_ratios"},
         {"tolerance", pair + R"(,"frequencies_hz":[])", "frequencies_hz"},
         {"biquad", R"("kind":"low-pass","f0_hz":24000,"q":1,"sample_rate_hz":48000)", "f0_hz"},
         {"biquad",
