@@ -90,10 +90,10 @@ readBackOf(const Enclosure& enclosure, const BoxResult& result, const Take& take
 
 /// Braces spread evenly, as many as the allowance of volume permits and the panels need.
 struct BraceAdvice {
-    std::vector<double> at; ///< m above the clear floor
-    double share{};         ///< of the gross volume
+    std::vector<double> at;     ///< m above the clear floor
+    double share{};             ///< of the gross volume
     box::PanelResonance before; ///< of the largest panel as it stands
-    box::PanelResonance after; ///< the same, so braced
+    box::PanelResonance after;  ///< the same, so braced
 };
 
 [[nodiscard]] std::optional<BraceAdvice> braceAdvice(const Enclosure& enclosure,
