@@ -3573,6 +3573,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>Tune the network</source>
         <translation>Das Netzwerk abstimmen</translation>
     </message>
+    <message>
+        <source>least impedance that the amplifier takes</source>
+        <translation>kleinste Impedanz, die der Verstärker verträgt</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -9508,10 +9512,6 @@ nach den Flächen allein: %3</translation>
         <translation>▲ Keine Werte halten die Impedanz über %1 Ω und die Treiber heil; nichts wird angeboten. Am nächsten: %2.</translation>
     </message>
     <message>
-        <source>Before %1; now %2, least impedance %3 Ω.</source>
-        <translation>Vorher %1; jetzt %2, kleinste Impedanz %3 Ω.</translation>
-    </message>
-    <message>
         <source>%1 changed: %2</source>
         <translation>%1 geändert: %2</translation>
     </message>
@@ -9522,6 +9522,10 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>Stopped; the network is as it was.</source>
         <translation>Angehalten; das Netzwerk ist, wie es war.</translation>
+    </message>
+    <message>
+        <source>On axis, before %1; now %2, least impedance %3 Ω. Parts at the ends of their tolerances add up to %4.</source>
+        <translation>Auf Achse, vorher %1; jetzt %2, kleinste Impedanz %3 Ω. Teile am Ende ihrer Toleranzen bringen bis zu %4 dazu.</translation>
     </message>
 </context>
 <context>

@@ -27,6 +27,9 @@ std::optional<network::ESeries> seriesAt(int index) {
     return index == 0 ? std::nullopt : std::optional(all[index - 1]);
 }
 
+const quantity::Quantity leastLoad{
+    "|Z|", "floor_ohm", 1.0, "Ω", 0.5, 2000.0, "least impedance that the amplifier takes"};
+
 QString inDecibels(double level) {
     return figures(text::printFixed(level, 2)) + QChar(0x202F) + QStringLiteral("dB");
 }
@@ -40,7 +43,7 @@ QString stoodWords(const tune::Standing& standing) {
 
 TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     floor_ = quantityField(this,
-                           quantity::nominal,
+                           leastLoad,
                            text::Unit::ohm,
                            QStringLiteral("tune_floor"),
                            tr("Least impedance that the amplifier takes"));
@@ -226,10 +229,12 @@ void TuneBar::finished() {
         return;
     }
     best_ = tuned.found.circuit;
-    QString words = tr("Before %1; now %2, least impedance %3 Ω.")
+    QString words = tr("On axis, before %1; now %2, least impedance %3 Ω. Parts at the ends of "
+                       "their tolerances add up to %4.")
                         .arg(stoodWords(tuned.before.standing),
                              stoodWords(tuned.found.standing),
-                             figures(text::printFixed(tuned.found.impedance.ohms, 1)));
+                             figures(text::printFixed(tuned.found.impedance.ohms, 1)),
+                             inDecibels(tuned.partsOff));
     if (!tuned.steps.empty()) {
         QStringList steps;
         for (std::size_t k = 1; k < tuned.steps.size(); ++k) {

@@ -240,6 +240,7 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "Change what is wished of a box"),
     QT_TRANSLATE_NOOP("core", "Choose another kind of box"),
     QT_TRANSLATE_NOOP("core", "Use the losses read from the impedance"),
+    QT_TRANSLATE_NOOP("core", "least impedance that the amplifier takes"),
     QT_TRANSLATE_NOOP("core", "curves are missing"),
     QT_TRANSLATE_NOOP("core", "tuning needs impedance and response of every driver"),
     QT_TRANSLATE_NOOP("core", "it is no ladder"),

@@ -2,6 +2,7 @@
 #include "core/job/tune_study.h"
 
 #include "core/job/usable_band.h"
+#include "core/network/tolerance.h"
 #include "core/quantity/level.h"
 
 #include <algorithm>
@@ -151,8 +152,7 @@ tune::Found everyWayRound(const tune::Problem& problem,
             continue;
         }
         const tune::Found found = tune::tuneValues(turned, goOn);
-        if (!best || (found.allowed && !best->allowed) ||
-            (found.allowed == best->allowed && found.standing.cost < best->standing.cost)) {
+        if (!best || tune::isBetter(found, *best)) {
             best = found;
         }
         if (found.stop == tune::Stop::cancelled) {
@@ -161,6 +161,20 @@ tune::Found everyWayRound(const tune::Problem& problem,
         }
     }
     return *best;
+}
+
+} // namespace
+
+namespace {
+
+/// The worst case of all parts at their limits within the band, with the usual tolerances.
+double worstOfParts(const tune::Problem& problem, const network::Circuit& circuit) {
+    const auto answer = network::tolerance(circuit, problem.loads, {});
+    double worst = 0.0;
+    for (std::size_t k = 0; answer && k < answer->worstCases.size(); ++k) {
+        worst = std::max(worst, problem.goal.inBand[k] ? answer->worstCases[k] : 0.0);
+    }
+    return worst;
 }
 
 } // namespace
@@ -198,6 +212,7 @@ Tuned tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const Tune
         turned.circuit = problem.circuit;
         tuned.found = tune::purchasable(turned, tuned.found, *wish.series, onward);
     }
+    tuned.partsOff = worstOfParts(problem, tuned.found.circuit);
     return tuned;
 }
 

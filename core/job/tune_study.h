@@ -42,6 +42,7 @@ struct Tuned {
     tune::Found found;
     tune::Found before;
     std::vector<tune::Found> steps; ///< with fewest changes: none, one, two … parts
+    double partsOff{}; ///< dB, what the parts' tolerances can add in the band, to first order
 };
 
 [[nodiscard]] Tuned

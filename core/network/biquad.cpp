@@ -134,12 +134,7 @@ std::vector<Biquad> byAlignment(const BiquadRequest& r) {
 /// The filter meant, before the transform. `D` belongs to an alignment.
 Complex analogue(const BiquadRequest& r, const Polynomial& D, double f) {
     if (r.alignment) {
-        const Complex s{0.0, r.kind == BiquadKind::lowPass ? f / *r.fx : -*r.fx / f};
-        Complex value;
-        for (std::size_t i = D.size(); i-- > 0;) {
-            value = value * s + static_cast<double>(D[i]);
-        }
-        return 1.0 / value;
+        return filterAt(D, f / *r.fx, r.kind == BiquadKind::highPass);
     }
     const Complex s{0.0, f / *r.f0};
     const double A = std::pow(10.0, r.gain.value_or(0.0) / 40.0);

@@ -241,6 +241,12 @@ Polynomial prototype(const PrototypeRequest& request) {
     return {};
 }
 
+std::complex<double> filterAt(const Polynomial& D, double x, bool highPass) {
+    const Long omega = highPass ? -1.0L / static_cast<Long>(x) : static_cast<Long>(x);
+    const LongComplex H = Long{1.0L} / evaluate(D, {0.0L, omega});
+    return {static_cast<double>(H.real()), static_cast<double>(H.imag())};
+}
+
 std::vector<double> ladderValues(const Polynomial& D) {
     const std::size_t N = D.size() - 1;
     const bool even = N % 2 == 0;

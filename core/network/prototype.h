@@ -4,6 +4,7 @@
 #include "core/base/result.h"
 #include "core/quantity/level.h"
 
+#include <complex>
 #include <vector>
 
 namespace yf::network {
@@ -33,6 +34,9 @@ struct PrototypeRequest {
 /// j·cosh a·cos θ_k, θ_k = π(2k−1)/2N. High-pass: s → 1/s.
 /// Sources: Butterworth 1930; Linkwitz 1976; Thomson 1949; Zverev 1967 (tables checked in tests).
 [[nodiscard]] Polynomial prototype(const PrototypeRequest& request);
+
+/// H of the filter at x = f/fx: 1/D(jx), for a high-pass 1/D(1/jx).
+[[nodiscard]] std::complex<double> filterAt(const Polynomial& D, double x, bool highPass);
 
 /// g values from source to load for a ladder that works from an ideal source into 1 Ω.
 ///

@@ -287,6 +287,25 @@ void Sweep::join(const Node& node, Block& Y) {
     }
 }
 
+/// One slot on the way: (v, i) of the column from its end, or (b, a) of the row from its input,
+/// which go alike but for a transformer's ratio. `kept` is what the slopes need later.
+void Sweep::pass(const Op& op, Block& v, Block& i, Block& kept, double ratio) {
+    switch (op.pass) {
+    case Pass::series:
+        kept = i;
+        addSeries(v, op.port, i, grid_, block_);
+        break;
+    case Pass::shunt:
+        kept = v;
+        addShunt(i, op.port, v, grid_, block_);
+        break;
+    case Pass::transformer:
+        scale(v, 1.0 / ratio);
+        scale(i, ratio);
+        break;
+    }
+}
+
 void Sweep::columns(Node& node) {
     Block v;
     Block i;
@@ -302,21 +321,7 @@ void Sweep::columns(Node& node) {
         return;
     }
     for (std::size_t k = node.ops.size(); k-- > 0;) {
-        const Op& op = node.ops[k];
-        switch (op.pass) {
-        case Pass::series:
-            node.carried[k] = i;
-            addSeries(v, op.port, i, grid_, block_);
-            break;
-        case Pass::shunt:
-            node.carried[k] = v;
-            addShunt(i, op.port, v, grid_, block_);
-            break;
-        case Pass::transformer:
-            scale(v, 1.0 / op.ratio);
-            scale(i, op.ratio);
-            break;
-        }
+        pass(node.ops[k], v, i, node.carried[k], node.ops[k].ratio);
     }
     reciprocal(node.T, v);
     setProduct(node.Y, i, node.T);
@@ -394,21 +399,7 @@ void Sweep::rows(Node& node) {
     fill(a, 1.0);
     fill(b, 0.0);
     for (std::size_t k = 0; k < node.ops.size(); ++k) {
-        const Op& op = node.ops[k];
-        switch (op.pass) {
-        case Pass::series:
-            node.row[k] = a;
-            addSeries(b, op.port, a, grid_, block_);
-            break;
-        case Pass::shunt:
-            node.row[k] = b;
-            addShunt(a, op.port, b, grid_, block_);
-            break;
-        case Pass::transformer:
-            scale(a, 1.0 / op.ratio);
-            scale(b, op.ratio);
-            break;
-        }
+        pass(node.ops[k], b, a, node.row[k], 1.0 / node.ops[k].ratio);
     }
     node.rowEnd = b;
 }

@@ -98,6 +98,7 @@ private:
     std::size_t build(const Section& section, std::size_t parent);
     [[nodiscard]] std::vector<Op> opsOf(const Section& section, std::size_t node);
     Op counted(Pass pass, const OnePort& port, std::pair<std::size_t, std::size_t> place);
+    void pass(const Op& op, Block& v, Block& i, Block& kept, double ratio);
     void columns(Node& node);
     void join(const Node& node, Block& Y);
     void descend(Node& node);

@@ -321,13 +321,7 @@ void slopeFigures(const TextbookRequest& r,
         const double centre = level(std::sqrt(*r.fxLow * *r.fxHigh));
         // The product of the two ideal slopes, from the denominators themselves.
         const Polynomial D = prototype(prototypeOf(r));
-        const auto slope = [&](double x) {
-            std::complex<long double> value{};
-            for (std::size_t i = D.size(); i-- > 0;) {
-                value = value * std::complex<long double>{0.0L, static_cast<long double>(x)} + D[i];
-            }
-            return static_cast<double>(1.0L / std::abs(value));
-        };
+        const auto slope = [&](double x) { return std::abs(filterAt(D, x, false)); };
         const double ratio = std::sqrt(*r.fxHigh / *r.fxLow);
         const double K = centre - quantity::decibels(slope(1.0 / ratio) * slope(1.0 / ratio));
         book.bandGain = K;

@@ -90,10 +90,6 @@ private:
     std::set<std::pair<double, std::vector<double>>> best_;
 };
 
-bool better(const Found& a, const Found& b) {
-    return a.allowed != b.allowed ? a.allowed : a.standing.cost < b.standing.cost;
-}
-
 /// One part after the other: the one that matters most to its two nearest values, the rest anew.
 Found fixedInTurn(Problem problem,
                   network::Circuit circuit,
@@ -118,7 +114,7 @@ Found fixedInTurn(Problem problem,
             rest.circuit = *network::withPart(circuit, network::withValue(old, value));
             const bool any = std::ranges::find(rest.free, true) != rest.free.end();
             const Found found = any ? tuneValues(rest, goOn) : judged(rest, rest.circuit);
-            if (!best || better(found, *best)) {
+            if (!best || isBetter(found, *best)) {
                 best = found;
             }
         }
@@ -165,7 +161,7 @@ Found purchasable(const Problem& problem,
             circuit = *network::withPart(circuit, network::withValue(after[p], value));
         }
         const Found one = judged(some, circuit);
-        if (!best || better(one, *best)) {
+        if (!best || isBetter(one, *best)) {
             best = one;
         }
         if (one.allowed) {
@@ -173,7 +169,7 @@ Found purchasable(const Problem& problem,
         }
     }
     const Found inTurn = fixedInTurn(some, found.circuit, series, goOn);
-    if (better(inTurn, *best)) {
+    if (isBetter(inTurn, *best)) {
         best = inTurn;
     }
     best->stop = best->allowed || !found.allowed ? found.stop : Stop::floorUnreachable;

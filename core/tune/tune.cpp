@@ -56,12 +56,7 @@ double interpolated(const std::vector<double>& f, const std::vector<double>& y, 
 }
 
 double levelOf(const network::Polynomial& D, double x, bool high) {
-    const Complex s{0.0, high ? -1.0 / x : x};
-    Complex value;
-    for (std::size_t i = D.size(); i-- > 0;) {
-        value = value * s + static_cast<double>(D[i]);
-    }
-    return -quantity::decibels(std::abs(value));
+    return quantity::decibels(network::filterAt(D, x, high));
 }
 
 std::vector<double> levelsOf(const WayTarget& target, const Axis& axis) {

@@ -141,13 +141,6 @@ Found enforced(const Problem& problem,
     return *best;
 }
 
-bool better(const Found& a, const Found& b) {
-    if (a.allowed != b.allowed) {
-        return a.allowed;
-    }
-    return a.standing.cost < b.standing.cost;
-}
-
 /// Factors e^(±0.7) around the start: the n-th point of an additive recurrence that fills the cube
 /// evenly (powers of the root of x^(d+1) = x + 1), shifted by the seed.
 std::vector<double> startPoint(const std::vector<double>& x, int index, std::uint64_t seed) {
@@ -203,6 +196,13 @@ network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x)
     return circuit;
 }
 
+bool isBetter(const Found& a, const Found& b) {
+    if (a.allowed != b.allowed) {
+        return a.allowed;
+    }
+    return a.standing.cost < b.standing.cost;
+}
+
 Found judged(const Problem& problem, const network::Circuit& circuit) {
     Objective objective = objectiveOf(problem, circuit, problem.goal);
     return checked(problem, circuit, objective.value(objective.start()));
@@ -219,7 +219,7 @@ Found tuneValues(const Problem& problem, const GoOn& goOn) {
     });
     Found best = *all.front();
     for (const auto& found : all) {
-        if (better(*found, best)) {
+        if (isBetter(*found, best)) {
             best = *found;
         }
     }
@@ -271,7 +271,7 @@ std::vector<Found> fewestChanges(const Problem& problem, int most, const GoOn& g
             }
             const Problem some = with(choices[at]);
             const Found found = enforced(some, some.circuit, tried[at].x, asked);
-            if (!best || better(found, *best)) {
+            if (!best || isBetter(found, *best)) {
                 best = found;
             }
         }

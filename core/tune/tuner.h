@@ -31,6 +31,9 @@ struct Found {
     bool allowed{}; ///< floor and limits hold
 };
 
+/// What is allowed comes before what is not, then the cost decides.
+[[nodiscard]] bool isBetter(const Found& a, const Found& b);
+
 /// The best of several starts: the values given, then random factors e^(±0.7) of a low-discrepancy
 /// sequence shifted by the seed. Floor and limits are checked on the network itself and pushed
 /// harder until they hold (floor within 0.1 %, limits within 0.01 dB). Threads: as many as there

@@ -51,7 +51,7 @@ TEST_F(TuneTest, isLookedAtTakenAndUndone) {
     // Shown, not yet the network.
     EXPECT_EQ(circuit(), before);
     EXPECT_TRUE(find<QPushButton>("tune_take")->isVisible());
-    EXPECT_TRUE(told().contains(QStringLiteral("Before"))) << told().toStdString();
+    EXPECT_TRUE(told().contains(QStringLiteral("before"))) << told().toStdString();
     click(find<QPushButton>("tune_take"));
     settle();
     EXPECT_NE(circuit(), before);

@@ -83,6 +83,9 @@ TEST(JobTune, boughtValuesStayWithin) {
     const Outcome r = run(turned(), {.series = network::ESeries::E12});
     EXPECT_TRUE(r.tuned.found.allowed);
     EXPECT_LT(r.result.corridor->deviation, 1.5);
+    // ±5 % of coils and resistors, ±10 % of capacitors.
+    EXPECT_GT(r.tuned.partsOff, 0.5);
+    EXPECT_LT(r.tuned.partsOff, 6.0);
     EXPECT_GE(r.result.leastImpedance->ohms, 3.2 * 0.999);
     for (const network::Part& part : network::parts(r.tuned.found.circuit)) {
         const auto old = network::findPart(job::findCabinet(hallJob(), "left")->circuit, part.id);
