@@ -28,6 +28,7 @@
 #include "core/driver/usable_band.h"
 #include "core/driver/vas.h"
 #include "core/driver/wiring.h"
+#include "core/find/find.h"
 #include "core/measure/compare.h"
 #include "core/measure/decay.h"
 #include "core/measure/deconvolve.h"
@@ -56,6 +57,7 @@
 #include "core/signal/wav.h"
 #include "core/sim/box_trial.h"
 #include "core/sim/driver_trial.h"
+#include "core/sim/find_trial.h"
 #include "core/sim/grade.h"
 #include "core/sim/room.h"
 #include "core/sim/specimen.h"
@@ -247,6 +249,9 @@ const std::vector<Verb>& verbs() {
         verb<&network::toleranceOf>(
             "network", "tolerance", "what the parts' tolerances do to the sum"),
         verb<&tune::tune>("network", "tune", "values that come nearest to what is wanted"),
+        verb<&find::find>("network", "find", "whole networks: flatness against parts"),
+        verb<&sim::findTrial>(
+            "network", "trial", "what is found for seeded drivers, and what a hand does"),
         verb<&network::biquad>("network", "biquad", "sections of a filter at line level"),
         verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),

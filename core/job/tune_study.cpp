@@ -110,7 +110,7 @@ Result<tune::Problem> tuneProblem(const Job& job,
     tune::Problem problem{.circuit = circuit,
                           .loads = *made->loads,
                           .loadsOn = made->impedances,
-                          .audible = made->audible->loads().axis,
+                          .audible = *made->audible,
                           .factors = std::move(factors),
                           .goal = std::move(goal),
                           .starts = wish.starts};

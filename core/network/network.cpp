@@ -342,22 +342,39 @@ Result<Load> loadOn(const ReadyDriver& ready, const Axis& axis) {
 
 } // namespace
 
+Result<DriverSet> DriverSet::read(const Value& value, const std::string& path) {
+    if (value.object() == nullptr) {
+        return Error{path,
+                     std::string(text::kindOf(value)) + " given",
+                     "must be an object of drivers by name"};
+    }
+    DriverSet set;
+    for (const text::Member& member : *value.object()) {
+        YF_TRY(driver, readDriver(member.key, member.value, text::join(path, member.key)));
+        set.drivers.push_back(std::move(driver));
+    }
+    return set;
+}
+
+Value DriverSet::write() const {
+    Value::Object list;
+    for (const NamedDriver& driver : drivers) {
+        list.push_back({driver.name, writeDriver(driver)});
+    }
+    return list;
+}
+
 Result<Network> Network::read(const Value& value, const std::string& path) {
     Network network;
     YF_TRY(circuit, readCircuit(value, path, {"drivers"}));
     network.circuit = std::move(circuit);
     const std::string driversPath = text::join(path, "drivers");
     const Value* drivers = value.find("drivers");
-    if (drivers == nullptr || drivers->object() == nullptr) {
-        return Error{driversPath,
-                     drivers == nullptr ? "missing"
-                                        : std::string(text::kindOf(*drivers)) + " given",
-                     "must be an object of drivers by name"};
+    if (drivers == nullptr) {
+        return Error{driversPath, "missing", "must be an object of drivers by name"};
     }
-    for (const text::Member& member : *drivers->object()) {
-        YF_TRY(driver, readDriver(member.key, member.value, text::join(driversPath, member.key)));
-        network.drivers.push_back(std::move(driver));
-    }
+    YF_TRY(set, DriverSet::read(*drivers, driversPath));
+    network.drivers = std::move(set.drivers);
     if (auto error = checkDriverNames(network.circuit, network.drivers, path)) {
         return *error;
     }
@@ -369,11 +386,7 @@ Result<Network> Network::read(const Value& value, const std::string& path) {
 
 Value Network::write() const {
     Value::Object object = writeCircuit(circuit);
-    Value::Object list;
-    for (const NamedDriver& driver : drivers) {
-        list.push_back({driver.name, writeDriver(driver)});
-    }
-    object.insert(object.begin() + 1, {"drivers", std::move(list)});
+    object.insert(object.begin() + 1, {"drivers", DriverSet{drivers}.write()});
     return object;
 }
 

@@ -31,6 +31,16 @@ struct NamedDriver {
     bool operator==(const NamedDriver&) const = default;
 };
 
+/// Drivers by name: the `drivers` object of the command line.
+struct DriverSet {
+    std::vector<NamedDriver> drivers;
+
+    /// Refused with the full path: a driver given in no way or in two, ragged tables, frequencies
+    /// that do not rise.
+    static Result<DriverSet> read(const text::Value& value, const std::string& path);
+    [[nodiscard]] text::Value write() const;
+};
+
 /// A circuit together with its drivers: the `network` object of the command line.
 struct Network {
     Circuit circuit;

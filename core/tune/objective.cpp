@@ -228,6 +228,44 @@ void Objective::addLimit(Frame& f, Rows& rows, const DriveLimit& limit) {
     rows.take(f.e, f.weight, false);
 }
 
+void Objective::addCrossing(Frame& f, Rows& rows, const Crossing& crossing) {
+    const Block& one = f.P[crossing.lower];
+    const Block& two = f.P[crossing.lower + 1];
+    RealBlock sign{};
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        f.e[k] = 0.0;
+        f.weight[k] = 0.0;
+        constexpr double reach = 4.0; // two octaves
+        const double at = k < f.count ? goal_.axis[f.first + k] : 0.0;
+        const bool below = at < crossing.from && at * reach >= crossing.from;
+        const bool above = at > crossing.to && at <= crossing.to * reach;
+        if (!below && !above) {
+            continue;
+        }
+        sign[k] = below ? 1.0 : -1.0;
+        const double over = sign[k] * 10.0 *
+                                std::log10((two.re[k] * two.re[k] + two.im[k] * two.im[k]) /
+                                           (one.re[k] * one.re[k] + one.im[k] * one.im[k])) +
+                            crossing.margin;
+        if (over > 0.0) {
+            rows.standing.limitMissed = std::max(rows.standing.limitMissed, over);
+            f.e[k] = goal_.limitFactor * over;
+            f.weight[k] = goal_.limitFactor;
+        }
+    }
+    for (std::size_t i = 0; rows.withSlope && i < free_.size(); ++i) {
+        rows.J[i].fill(0.0);
+        for (const std::size_t end : {crossing.lower, crossing.lower + 1}) {
+            const Block* log = sweep_.drivesLog(free_[i], end);
+            const double side = end == crossing.lower ? -1.0 : 1.0;
+            for (std::size_t k = 0; log != nullptr && k < blockSize; ++k) {
+                rows.J[i][k] += side * sign[k] * perNeper * f.weight[k] * log->re[k];
+            }
+        }
+    }
+    rows.take(f.e, f.weight, false);
+}
+
 void Objective::addFloor(Frame& f, Rows& rows) {
     const Block& Y = sweep_.admittance();
     for (std::size_t k = 0; k < blockSize; ++k) {
@@ -331,6 +369,9 @@ void Objective::block(std::size_t b, Rows& rows) {
     }
     for (const DriveLimit& limit : goal_.limits) {
         addLimit(f, rows, limit);
+    }
+    for (const Crossing& crossing : goal_.crossings) {
+        addCrossing(f, rows, crossing);
     }
     if (goal_.floor) {
         addFloor(f, rows);

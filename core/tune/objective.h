@@ -26,6 +26,15 @@ struct DriveLimit {
     std::vector<double> most;
 };
 
+/// Where two neighbours may change places: below `from` the upper way must not be the louder one,
+/// above `to` the lower, each within two octaves.
+struct Crossing {
+    std::size_t lower{}; ///< end; the upper one is the next
+    double from{};       ///< Hz
+    double to{};
+    double margin{}; ///< dB, that the one must be above the other
+};
+
 /// What counts, and how much. All residuals are in dB.
 ///
 /// Points outside the band count for the load and the limits alone.
@@ -39,8 +48,9 @@ struct Goal {
     double trackingWeight{};     ///< of the summing loss of neighbours
     std::optional<double> floor; ///< Ω, that |Z| must not fall below
     std::vector<DriveLimit> limits;
+    std::vector<Crossing> crossings;
     double floorFactor{10.0}; ///< how hard the floor and the limits push back
-    double limitFactor{3.0};
+    double limitFactor{3.0};  ///< of crossings too
 };
 
 /// How a network stands to a goal.
@@ -51,7 +61,7 @@ struct Standing {
     std::size_t rows{};   ///< how many they are
     double most{};        ///< dB, greatest of them
     double floorMissed{}; ///< 20·ln(Z_floor/|Z|) at its worst
-    double limitMissed{}; ///< dB
+    double limitMissed{}; ///< dB, of drives and of crossings
 
     [[nodiscard]] double rms() const;
 };
@@ -67,6 +77,7 @@ struct Slope {
 ///     sum       w·(20 lg|S| − T − L0)           tracking  20 lg(|P1+P2|/(|P1|+|P2|)), by min/max
 ///     way       w·(20 lg|P_q| − T_q − L0)       floor     20·max(0, ln(Z_floor/|Z|))
 ///     limits    max(0, 20 lg|drive| − limit)
+///     crossing  max(0, ±20 lg|P2/P1|) outside its band
 ///
 /// L0 enters linearly and is eliminated exactly. Source: docs/theory/tune.md.
 class Objective {
@@ -107,6 +118,7 @@ private:
     void addSum(Frame& frame, Rows& rows);
     void addWay(Frame& frame, Rows& rows, const WayGoal& way);
     void addLimit(Frame& frame, Rows& rows, const DriveLimit& limit);
+    void addCrossing(Frame& frame, Rows& rows, const Crossing& crossing);
     void addFloor(Frame& frame, Rows& rows);
     void setTrackingSlopes(const Frame& frame,
                            Rows& rows,

@@ -139,7 +139,15 @@ Found purchasable(const Problem& problem,
         return found;
     }
     some.circuit = found.circuit;
-    Objective objective(found.circuit, some.loads, some.factors, some.free, some.goal);
+    Found best = snapped(some, series, goOn);
+    best.stop = best.allowed || !found.allowed ? found.stop : Stop::floorUnreachable;
+    return best;
+}
+
+Found snapped(const Problem& optimum, network::ESeries series, const GoOn& goOn) {
+    const auto after = network::parts(optimum.circuit);
+    Objective objective(
+        optimum.circuit, optimum.loads, optimum.factors, optimum.free, optimum.goal);
     Slope slope;
     static_cast<void>(objective.slope(objective.start(), slope));
     std::vector<std::vector<double>> values;
@@ -154,13 +162,13 @@ Found purchasable(const Problem& problem,
     }
     std::ranges::sort(tried);
     for (const auto& [cost, point] : tried) {
-        network::Circuit circuit = found.circuit;
+        network::Circuit circuit = optimum.circuit;
         for (const std::size_t p : objective.free()) {
             // The very number of the series, not one that went through a logarithm.
             const double value = network::nearestValue(objective.partsAt(point)[p].value, series);
             circuit = *network::withPart(circuit, network::withValue(after[p], value));
         }
-        const Found one = judged(some, circuit);
+        const Found one = judged(optimum, circuit);
         if (!best || isBetter(one, *best)) {
             best = one;
         }
@@ -168,11 +176,10 @@ Found purchasable(const Problem& problem,
             break; // the rest costs more
         }
     }
-    const Found inTurn = fixedInTurn(some, found.circuit, series, goOn);
+    const Found inTurn = fixedInTurn(optimum, optimum.circuit, series, goOn);
     if (isBetter(inTurn, *best)) {
         best = inTurn;
     }
-    best->stop = best->allowed || !found.allowed ? found.stop : Stop::floorUnreachable;
     return *best;
 }
 

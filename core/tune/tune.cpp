@@ -316,13 +316,14 @@ Result<Problem> problemOf(const Network& network, const GoalRequest& r) {
     static_cast<void>(solution);
     YF_TRY(factors, network::pressureFactors(network.circuit, loads.loads()));
     YF_TRY(goal, goalOf(network, r, axis));
-    const Axis covered = network::coveredAxis(network);
     constexpr double low = 20.0;
     constexpr double high = 20000.0;
+    YF_TRY(audible,
+           network::loadsOn(network, curve::within(network::coveredAxis(network), low, high)));
     Problem problem{.circuit = network.circuit,
                     .loads = std::move(loads),
                     .loadsOn = network::loadSource(network),
-                    .audible = curve::within(covered, low, high),
+                    .audible = network::PreparedLoads(std::move(audible)),
                     .factors = std::move(factors),
                     .goal = std::move(goal)};
     for (const network::Part& part : network::parts(network.circuit)) {
@@ -364,8 +365,7 @@ Result<TuneAnswer> tune(const TuneRequest& r) {
     answer.most = found.standing.most;
     answer.level = found.standing.level + r.goal.targetLevel.value_or(0.0);
     answer.stop = found.stop;
-    const network::PreparedLoads audible(*problem.loadsOn(problem.audible));
-    YF_TRY(least, network::leastImpedance(found.circuit, problem.loadsOn, audible));
+    YF_TRY(least, network::leastImpedance(found.circuit, problem.loadsOn, problem.audible));
     answer.impedanceMinimum = least.ohms;
     YF_TRY(solution, network::solve(found.circuit, problem.loads));
     answer.driverNames = solution.driverNames;

@@ -1,14 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/tune/tuner.h"
 
+#include "core/base/parallel.h"
 #include "core/network/ladder_edit.h"
+#include "core/tune/watch.h"
 
 #include <algorithm>
-#include <atomic>
 #include <cmath>
-#include <mutex>
 #include <random>
-#include <thread>
 
 namespace yf::tune {
 
@@ -16,23 +15,6 @@ namespace {
 
 constexpr double floorSlack = 0.999;
 constexpr double limitSlack = 0.01; // dB
-
-/// Calls `work(i)` for 0 … count−1 on all cores.
-void inParallel(std::size_t count, const std::function<void(std::size_t)>& work) {
-    const std::size_t cores = std::max(1U, std::thread::hardware_concurrency());
-    std::atomic<std::size_t> next{0};
-    std::vector<std::thread> threads;
-    for (std::size_t t = 0; t < std::min(cores, count); ++t) {
-        threads.emplace_back([&] {
-            for (std::size_t i = next++; i < count; i = next++) {
-                work(i);
-            }
-        });
-    }
-    for (std::thread& thread : threads) {
-        thread.join();
-    }
-}
 
 network::Circuit withParts(const network::Circuit& circuit,
                            const std::vector<network::Part>& parts) {
@@ -53,41 +35,13 @@ Box boxOf(const Box& all, const std::vector<std::size_t>& free) {
     return box;
 }
 
-/// One goOn for many threads: asked one at a time, and once it says no it is no for all.
-class Watch {
-public:
-    explicit Watch(const GoOn& goOn) : goOn_(goOn) {}
-
-    bool operator()(const std::vector<double>& x, const Standing& standing) {
-        if (stopped_) {
-            return false;
-        }
-        if (goOn_) {
-            const std::scoped_lock lock(mutex_);
-            if (!stopped_ && !goOn_(x, standing)) {
-                stopped_ = true;
-            }
-        }
-        return !stopped_;
-    }
-
-    [[nodiscard]] bool stopped() const { return stopped_; }
-
-private:
-    const GoOn& goOn_;
-    std::mutex mutex_;
-    std::atomic<bool> stopped_{false};
-};
-
 Found checked(const Problem& problem, network::Circuit circuit, const Standing& standing) {
     Found found{.circuit = std::move(circuit), .standing = standing};
     if (!problem.goal.floor) {
         found.allowed = standing.limitMissed <= limitSlack;
         return found;
     }
-    auto made = problem.loadsOn(problem.audible);
-    const network::PreparedLoads loads(*made);
-    found.impedance = *network::leastImpedance(found.circuit, problem.loadsOn, loads);
+    found.impedance = *network::leastImpedance(found.circuit, problem.loadsOn, problem.audible);
     found.allowed = standing.limitMissed <= limitSlack &&
                     found.impedance.ohms >= floorSlack * *problem.goal.floor;
     return found;
@@ -136,34 +90,12 @@ Found enforced(const Problem& problem,
                 most -= limitSlack;
             }
         }
+        for (Crossing& crossing : goal.crossings) {
+            crossing.margin += limitSlack;
+        }
     }
     best->stop = Stop::floorUnreachable;
     return *best;
-}
-
-/// Factors e^(±0.7) around the start: the n-th point of an additive recurrence that fills the cube
-/// evenly (powers of the root of x^(d+1) = x + 1), shifted by the seed.
-std::vector<double> startPoint(const std::vector<double>& x, int index, std::uint64_t seed) {
-    if (index == 0) {
-        return x;
-    }
-    double root = 1.5;
-    constexpr int steps = 60;
-    for (int i = 0; i < steps; ++i) {
-        root = std::pow(1.0 + root, 1.0 / (static_cast<double>(x.size()) + 1.0));
-    }
-    std::mt19937_64 engine(seed);
-    std::vector<double> y = x;
-    double alpha = 1.0;
-    for (double& value : y) {
-        alpha /= root;
-        const double shift = static_cast<double>(engine() >> 11U) * 0x1.0p-53;
-        double whole = 0.0;
-        const double u = std::modf(shift + index * alpha, &whole);
-        constexpr double reach = 0.7;
-        value += reach * (2.0 * u - 1.0);
-    }
-    return y;
 }
 
 std::vector<std::vector<std::size_t>> subsets(const std::vector<std::size_t>& of,
@@ -183,6 +115,30 @@ std::vector<std::vector<std::size_t>> subsets(const std::vector<std::size_t>& of
 }
 
 } // namespace
+
+std::vector<double> shaken(const std::vector<double>& x, int index, std::uint64_t seed) {
+    if (index == 0) {
+        return x;
+    }
+    // The n-th point of an additive recurrence by powers of the root of x^(d+1) = x + 1.
+    double root = 1.5;
+    constexpr int steps = 60;
+    for (int i = 0; i < steps; ++i) {
+        root = std::pow(1.0 + root, 1.0 / (static_cast<double>(x.size()) + 1.0));
+    }
+    std::mt19937_64 engine(seed);
+    std::vector<double> y = x;
+    double alpha = 1.0;
+    for (double& value : y) {
+        alpha /= root;
+        const double shift = static_cast<double>(engine() >> 11U) * 0x1.0p-53;
+        double whole = 0.0;
+        const double u = std::modf(shift + index * alpha, &whole);
+        constexpr double reach = 0.7;
+        value += reach * (2.0 * u - 1.0);
+    }
+    return y;
+}
 
 network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x) {
     network::Circuit circuit = problem.circuit;
@@ -214,8 +170,8 @@ Found tuneValues(const Problem& problem, const GoOn& goOn) {
     const std::vector<double> x = objectiveOf(problem, problem.circuit, problem.goal).start();
     std::vector<std::optional<Found>> all(static_cast<std::size_t>(problem.starts));
     inParallel(all.size(), [&](std::size_t i) {
-        all[i] = enforced(
-            problem, problem.circuit, startPoint(x, static_cast<int>(i), problem.seed), asked);
+        all[i] =
+            enforced(problem, problem.circuit, shaken(x, static_cast<int>(i), problem.seed), asked);
     });
     Found best = *all.front();
     for (const auto& found : all) {

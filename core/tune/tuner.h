@@ -11,10 +11,10 @@ namespace yf::tune {
 
 /// A network and what it is meant to do.
 struct Problem {
-    network::Circuit circuit;     ///< a tree without couplings
-    network::PreparedLoads loads; ///< on the goal's axis
-    network::LoadsOn loadsOn;     ///< on any: dips between points are looked into
-    network::Axis audible;        ///< where the floor must hold
+    network::Circuit circuit;       ///< a tree without couplings
+    network::PreparedLoads loads;   ///< on the goal's axis
+    network::LoadsOn loadsOn;       ///< on any: dips between points are looked into
+    network::PreparedLoads audible; ///< 20 Hz to 20 kHz: where the floor must hold
     std::vector<std::vector<Complex>> factors;
     Goal goal;
     std::vector<bool> free; ///< which parts may change, in writing order
@@ -50,6 +50,14 @@ struct Found {
 /// breaks floor or limits while another holds them. Only parts that differ from `problem` move.
 [[nodiscard]] Found
 purchasable(const Problem& problem, const Found& found, network::ESeries series, const GoOn& goOn);
+
+/// The same where `optimum`'s own circuit is the one found and its free parts are those that move.
+[[nodiscard]] Found snapped(const Problem& optimum, network::ESeries series, const GoOn& goOn);
+
+/// The index-th start around x (the first is x itself): factors e^(±0.7) that fill the space
+/// evenly, shifted by the seed.
+[[nodiscard]] std::vector<double>
+shaken(const std::vector<double>& x, int index, std::uint64_t seed);
 
 /// The circuit with its free parts at x = ln(value), losses following.
 [[nodiscard]] network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x);

@@ -94,6 +94,47 @@ TEST(NetworkCommands, tuneEndsInShopValues) {
               *changes[1].find("rms_error_db")->number() + 1e-9);
 }
 
+TEST(NetworkCommands, find) {
+    const std::string two = R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],)"
+                            R"("from_hz":100,"to_hz":16000,"fx_bands_hz":[[1000,3000]])";
+    const Value out = network("find", two + R"(,"orders":[1,2],"extras":["pad"],"max_parts":4)");
+    // Orders 2 for the low way, 2 · 2 (pad) for the high one, 2 polarities.
+    EXPECT_EQ(*out.find("candidates")->number(), 16.0);
+    EXPECT_EQ(*out.find("fewest_parts")->number(), 2.0);
+    const Value& first = out.find("front")->list()->front();
+    EXPECT_LT(*first.find("rms_error_db")->number(), 0.1);
+    EXPECT_GT(*first.find("price")->number(), 0.0);
+    // The network comes back in the notation that it is solved in.
+    const Value solved = network("solve", "\"network\":" + text::writeJson(*first.find("network")));
+    EXPECT_EQ(solved.find("drives_db")->list()->size(), 2U);
+
+    const struct {
+        std::string input;
+        const char* words;
+    } refused[] = {
+        {two + R"(,"orders":[1.5])", "orders[0]"},
+        {two + R"(,"orders":[5])", "orders[0]"},
+        {two + R"(,"extras":["zoble"])", "zobel"},
+        {two + R"(,"min_ohm":500)", "min_ohm"},
+        {R"("drivers":{"a":{"r_ohm":8}},"ways":["a"],"from_hz":100,"to_hz":900)", "ways"},
+        {R"("drivers":{"a":{"r_ohm":8}},"ways":["a","c"],"from_hz":100,"to_hz":900)", "ways[1]"},
+        {R"("drivers":{"a":{"r_ohm":8}},"ways":["a","a"],"from_hz":100,"to_hz":900)", "twice"},
+        {R"("drivers":{"a":{}},"ways":["a","a"],"from_hz":100,"to_hz":900)", "drivers.a"},
+        {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
+         R"("fx_bands_hz":[[900,300]])",
+         "fx_bands_hz[0][1]"},
+        {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
+         R"("fx_bands_hz":[])",
+         "fx_bands_hz"},
+    };
+
+    for (const auto& row : refused) {
+        const cli::Answer a = answer({"network", "find"}, "{" + row.input + "}");
+        EXPECT_EQ(a.status, 2) << row.input;
+        EXPECT_NE(a.err.find(row.words), std::string::npos) << row.input << a.err;
+    }
+}
+
 TEST(NetworkCommands, refusalsNameKeyValueAndRange) {
     const struct {
         const char* verb;

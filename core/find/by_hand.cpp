@@ -1,0 +1,146 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/find/by_hand.h"
+
+#include "core/find/start.h"
+#include "core/network/ladder_edit.h"
+
+#include <cmath>
+#include <limits>
+
+namespace yf::find {
+
+namespace {
+
+constexpr int order = 4;
+
+/// Mean level of a driver's own curve over the band where its way is to work, dB.
+double levelOf(const Plan& plan, std::size_t way, std::size_t ways) {
+    const tune::Goal& goal = plan.base.goal;
+    const auto middle = [&](std::size_t pair) {
+        return std::sqrt(plan.crossings[pair].from * plan.crossings[pair].to);
+    };
+    double sum = 0.0;
+    int points = 0;
+    for (std::size_t k = 0; k < goal.axis.size(); ++k) {
+        const bool inside = goal.inBand[k] && (way == 0 || goal.axis[k] >= middle(way - 1)) &&
+                            (way + 1 == ways || goal.axis[k] <= middle(way));
+        if (inside) {
+            sum += quantity::decibels(plan.base.factors[way][k]) - goal.target[k];
+            ++points;
+        }
+    }
+    return points > 0 ? sum / points : 0.0;
+}
+
+struct Book {
+    std::vector<network::Section> sections;
+    std::vector<Shape> shapes;
+    tune::Box box;
+};
+
+Book bookFor(const Plan& plan, network::ESeries series) {
+    const auto ends = network::driverEnds(plan.base.circuit);
+    const network::Loads& loads = plan.base.loads.loads();
+    std::vector<double> levels;
+    double least = std::numeric_limits<double>::infinity();
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        levels.push_back(levelOf(plan, q, ends.size()));
+        least = std::min(least, levels.back());
+    }
+    Book book;
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        const network::Load& load = loads.drivers[*loads.find(ends[q].driver)];
+        Start start{.Re = std::max(1.0, load.dcResistance), .trapAt = 1000.0};
+        Shape shape;
+        double about = 0.0;
+        if (q > 0) {
+            shape.highPass = order;
+            start.fxLow = std::sqrt(plan.crossings[q - 1].from * plan.crossings[q - 1].to);
+            about = start.fxLow;
+        }
+        if (q + 1 < ends.size()) {
+            shape.lowPass = order;
+            start.fxHigh = std::sqrt(plan.crossings[q].from * plan.crossings[q].to);
+            about = q > 0 ? std::sqrt(start.fxLow * start.fxHigh) : start.fxHigh;
+        }
+        start.load = modulusAt(load, loads.axis, about) * ends[q].ratio();
+        constexpr double worthPadding = 0.5; // dB
+        shape.pad = q > 0 && levels[q] - least > worthPadding;
+        Values values = textbookValues(shape, start);
+        const double k = std::pow(10.0, -(levels[q] - least) / 20.0);
+        values[static_cast<std::size_t>(Role::padSeries)] = start.load * (1.0 - k);
+        values[static_cast<std::size_t>(Role::padShunt)] = start.load * k / (1.0 - k);
+        for (const Role role : rolesOf(shape)) {
+            double& value = values[static_cast<std::size_t>(role)];
+            value = network::nearestValue(value, series);
+        }
+        appendTo(book.box, shape);
+        book.sections.push_back(section(shape, values, ends[q], wireOf(rankOf(q, ends.size()))));
+        book.shapes.push_back(shape);
+    }
+    return book;
+}
+
+} // namespace
+
+Point byHand(const Plan& plan) {
+    const network::ESeries series = plan.series.value_or(network::ESeries::E12);
+    const Book book = bookFor(plan, series);
+    Point point{.shapes = book.shapes};
+    for (const Shape& shape : book.shapes) {
+        point.parts += shape.parts();
+    }
+    tune::Problem problem = plan.base;
+    problem.free.assign(static_cast<std::size_t>(point.parts), true);
+    problem.box = book.box;
+    const unsigned patterns = 1U << (book.sections.size() - 1);
+    std::optional<network::Circuit> best;
+    double cost = std::numeric_limits<double>::infinity();
+    const auto costOf = [&](const network::Circuit& circuit) {
+        tune::Objective objective(
+            circuit, problem.loads, problem.factors, problem.free, problem.goal);
+        return objective.value(objective.start()).cost;
+    };
+    for (unsigned pattern = 0; pattern < patterns; ++pattern) {
+        auto sections = book.sections;
+        for (std::size_t q = 1; q < sections.size(); ++q) {
+            std::get<network::DriverEnd>(sections[q].end).polarity =
+                (pattern >> (q - 1) & 1U) != 0U ? -1 : 1;
+        }
+        const auto circuit = assembled(plan.base.circuit.source, std::move(sections));
+        if (const double here = costOf(circuit); here < cost) {
+            cost = here;
+            best = circuit;
+        }
+    }
+    constexpr int most = 200;
+    for (int move = 0; move < most; ++move) {
+        const network::Circuit now = *best;
+        const double before = cost;
+        for (const network::Part& part : network::parts(now)) {
+            for (const int step : {-1, 1}) {
+                const double value = network::stepValue(part.value, series, step);
+                const auto usual = network::usualValues(part.kind);
+                if (value < usual.lowest || value > usual.highest) {
+                    continue;
+                }
+                auto other = network::withPart(now, network::withValue(part, value));
+                if (const double here = costOf(*other); here < cost) {
+                    cost = here;
+                    best = std::move(*other);
+                }
+            }
+        }
+        if (!(cost < before)) {
+            break;
+        }
+    }
+    problem.circuit = *best;
+    point.found = tune::judged(problem, *best);
+    for (const network::Part& part : network::parts(*best)) {
+        point.price += plan.prices.of(part);
+    }
+    return point;
+}
+
+} // namespace yf::find

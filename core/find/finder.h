@@ -1,0 +1,80 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/curve/curve.h"
+#include "core/find/shape.h"
+#include "core/network/price.h"
+#include "core/tune/tuner.h"
+
+#include <memory>
+
+namespace yf::find {
+
+/// What is looked for.
+struct Plan {
+    tune::Problem base; ///< loads, goal, limits; of its circuit the source and the ends, low to
+                        ///< high, are what counts
+    std::vector<curve::Range> crossings; ///< Hz, for each pair of neighbours
+    std::vector<int> orders{1, 2, 3, 4};
+    std::vector<Extra> extras;
+    std::optional<int> maxParts;
+    int starts{3}; ///< tuned for each candidate: the most promising, the last one shaken
+    std::uint64_t seed{1};
+    std::optional<network::ESeries> series; ///< values in the end; none: exact
+    network::Prices prices;
+};
+
+/// A network that no other one found beats in parts, price and flatness at once.
+struct Point {
+    tune::Found found;
+    std::vector<Shape> shapes; ///< of the ways
+    int parts{};
+    double price{};
+};
+
+struct Progress {
+    std::size_t done{};
+    std::size_t total{};             ///< networks to be tried; fewer where the best is found before
+    const std::vector<Point>& front; ///< so far, by parts and price
+};
+
+/// Asked again and again, one thread at a time; false stops the search.
+using Watch = std::function<bool(const Progress& progress)>;
+
+/// Networks of all shapes tried against the drivers, the cheap ones first.
+///
+/// Each shape of each way is tuned alone to a Linkwitz-Riley slope of second and of fourth order at
+/// two or three frequencies of its crossing's band: the starts. Two-way networks are tried
+/// exhaustively; with more ways each way keeps the shapes that are best for their parts. All
+/// combinations and polarities are then gone through by their number of parts: a few steps on 64
+/// frequencies from the best starts and from what the next simpler network came to (so more parts
+/// are hardly ever worse), the best quarter on 128, and what would enter the front on all points,
+/// with floor and limits verified. It ends early where the front reaches what the richest network
+/// does. Same plan, same answer, whatever the number of cores.
+///
+/// Source: docs/theory/find.md.
+class Finder {
+public:
+    explicit Finder(Plan plan);
+    ~Finder();
+    Finder(Finder&&) noexcept;
+    Finder& operator=(Finder&&) noexcept;
+
+    /// How many networks the whole space holds: Π(shapes of each way)·2^(ways−1).
+    [[nodiscard]] std::size_t candidates() const;
+
+    /// Searches on from where it was stopped; true when there is nothing more to do.
+    bool run(const Watch& watch);
+
+    /// By parts, then price.
+    [[nodiscard]] const std::vector<Point>& front() const;
+
+private:
+    struct State;
+    std::unique_ptr<State> state_;
+};
+
+/// Of a front those that are flatter than all with as many or fewer parts.
+[[nodiscard]] std::vector<Point> byParts(const std::vector<Point>& front);
+
+} // namespace yf::find
