@@ -5,6 +5,7 @@
 #include "core/curve/curve.h"
 #include "core/driver/replacement.h"
 #include "core/job/enclosure.h"
+#include "core/job/found.h"
 #include "core/job/intake.h"
 #include "core/job/reading.h"
 #include "core/job/recorded.h"
@@ -178,7 +179,8 @@ struct Cabinet {
     bool noProtectors{}; ///< looked for, none fitted
     bool noControls{};   ///< likewise level controls
     std::vector<OldPart> oldParts;
-    std::vector<Enclosure> boxes; ///< one for each driver that has a room of its own
+    std::vector<Enclosure> boxes;    ///< one for each driver that has a room of its own
+    std::optional<FoundFront> found; ///< networks that a search came to
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -198,6 +200,7 @@ struct Cabinet {
         field(self.noControls, q::Flag{"no_level_controls", "it has none", false});
         field(self.oldParts, q::Group{"old_parts", "what else was found in it", true});
         field(self.boxes, q::Group{"boxes", "where its drivers work", true});
+        field(self.found, q::Group{"found", "networks that a search came to", true});
     }
 
     bool operator==(const Cabinet&) const = default;
@@ -287,6 +290,7 @@ struct Job {
     std::string complaint;              ///< in the owner's words
     Aim aim{};
     std::vector<Photo> photos;
+    network::Prices prices; ///< of parts that do not say it themselves
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -306,6 +310,7 @@ struct Job {
                            "what is wanted",
                            0});
         field(self.photos, q::Group{"photos", "pictures taken of it", true});
+        field(self.prices, q::Group{"prices", "of parts that do not say it", true});
     }
 
     bool operator==(const Job&) const = default;

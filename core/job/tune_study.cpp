@@ -50,7 +50,6 @@ double allowedDrive(double f, const Home& home) {
 
 std::vector<tune::DriveLimit> limitsOf(const Job& job,
                                        const network::Circuit& circuit,
-                                       const network::Solution& solution,
                                        const Assembly& assembly,
                                        const Axis& axis) {
     std::vector<tune::DriveLimit> limits;
@@ -72,9 +71,7 @@ std::vector<tune::DriveLimit> limitsOf(const Job& job,
         }
         tune::DriveLimit& limit = limits.emplace_back(tune::DriveLimit{.end = q});
         for (std::size_t k = 0; k < axis.size(); ++k) {
-            const double now = quantity::decibels(std::abs(solution.drives[q][k]));
-            const double rule = allowedDrive(axis[k], home);
-            limit.most.push_back(std::isfinite(rule) ? std::max(rule, now) : rule);
+            limit.most.push_back(allowedDrive(axis[k], home));
         }
     }
     return limits;
@@ -82,10 +79,8 @@ std::vector<tune::DriveLimit> limitsOf(const Job& job,
 
 } // namespace
 
-Result<tune::Problem> tuneProblem(const Job& job,
-                                  const Cabinet& cabinet,
-                                  const Assembly& assembly,
-                                  const TuneWish& wish) {
+Result<tune::Problem>
+goalProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, double floor) {
     const AssembledCabinet* made = assembledOf(job, cabinet, assembly);
     if (made == nullptr || !made->loads || !made->hasImpedances || !made->hasResponses) {
         return Error{"cabinet",
@@ -97,24 +92,38 @@ Result<tune::Problem> tuneProblem(const Job& job,
     if (circuit.tree() == nullptr || !circuit.couplings.empty()) {
         return Error{"network", "it is no ladder", "tuning needs ways as ladders"};
     }
-    YF_TRY(solution, network::solve(circuit, *made->loads));
     YF_TRY(factors, network::pressureFactors(circuit, made->loads->loads()));
     const Axis& axis = made->axis;
-    tune::Goal goal{.axis = axis, .levelFree = !cabinet.target.level, .floor = wish.floor};
+    tune::Goal goal{.axis = axis, .levelFree = !cabinet.target.level, .floor = floor};
     for (const double f : axis) {
         goal.inBand.push_back(f >= cabinet.target.from && f <= cabinet.target.to);
         goal.target.push_back(cabinet.target.level.value_or(0.0) +
                               quantity::decibels(quantity::referencePressure));
     }
-    goal.limits = limitsOf(job, circuit, solution, assembly, axis);
-    tune::Problem problem{.circuit = circuit,
-                          .loads = *made->loads,
-                          .loadsOn = made->impedances,
-                          .audible = *made->audible,
-                          .factors = std::move(factors),
-                          .goal = std::move(goal),
-                          .starts = wish.starts};
-    for (const network::Part& part : network::parts(circuit)) {
+    goal.limits = limitsOf(job, circuit, assembly, axis);
+    return tune::Problem{.circuit = circuit,
+                         .loads = *made->loads,
+                         .loadsOn = made->impedances,
+                         .audible = *made->audible,
+                         .factors = std::move(factors),
+                         .goal = std::move(goal)};
+}
+
+Result<tune::Problem> tuneProblem(const Job& job,
+                                  const Cabinet& cabinet,
+                                  const Assembly& assembly,
+                                  const TuneWish& wish) {
+    YF_TRY(problem, goalProblem(job, cabinet, assembly, wish.floor));
+    YF_TRY(solution, network::solve(cabinet.circuit, problem.loads));
+    // What a driver gets today it may get on.
+    for (tune::DriveLimit& limit : problem.goal.limits) {
+        for (std::size_t k = 0; k < limit.most.size(); ++k) {
+            const double now = quantity::decibels(std::abs(solution.drives[limit.end][k]));
+            limit.most[k] = std::max(limit.most[k], now);
+        }
+    }
+    problem.starts = wish.starts;
+    for (const network::Part& part : network::parts(cabinet.circuit)) {
         const auto usual = network::usualValues(part.kind);
         problem.free.push_back(!part.fixed);
         problem.box.low.push_back(std::log(std::min(usual.lowest, part.value)));

@@ -28,6 +28,11 @@ struct TuneWish {
 [[nodiscard]] Result<tune::Problem>
 tuneProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const TuneWish& wish);
 
+/// The goal, the limits and the curves of that, no part being free: drives by the rules alone, not
+/// by what a network gives today.
+[[nodiscard]] Result<tune::Problem>
+goalProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, double floor);
+
 /// How far a search is.
 struct TuneProgress {
     std::optional<network::Circuit> best; ///< allowed ones only; not for fewest changes

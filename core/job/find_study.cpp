@@ -1,0 +1,222 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/find_study.h"
+
+#include "core/find/find.h"
+#include "core/job/usable_band.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+#include <numeric>
+
+namespace yf::job {
+
+namespace {
+
+/// Ends of ways that stand side by side at the amplifier, or what is in the way of that.
+Result<std::vector<network::DriverEnd>> endsOf(const network::Circuit& circuit) {
+    const network::Section* top = circuit.tree();
+    const auto* ways = top == nullptr ? nullptr : std::get_if<network::Ways>(&top->end);
+    if (ways == nullptr || ways->sections.size() < 2 || !top->ladder.empty() ||
+        ways->join != network::Joining::parallel) {
+        return Error{"network",
+                     "its ways do not stand side by side at the amplifier",
+                     "the search is for two and more ways in parallel"};
+    }
+    std::vector<network::DriverEnd> ends;
+    for (const network::Section& section : ways->sections) {
+        const auto* end = std::get_if<network::DriverEnd>(&section.end);
+        if (end == nullptr) {
+            return Error{"network",
+                         "a way branches into several drivers",
+                         "the search is for one kind of driver on each way"};
+        }
+        ends.push_back(*end);
+    }
+    return ends;
+}
+
+std::optional<DriverBand> bandOf(const Job& job, const std::string& id, const Assembly& assembly) {
+    const Driver* driver = findDriver(job, id);
+    const auto reading = assembly.readings.find(id);
+    const std::optional<double> fs = reading != assembly.readings.end() && reading->second.resonance
+                                         ? std::optional(reading->second.resonance->fs)
+                                         : std::nullopt;
+    return driver == nullptr ? std::nullopt : usableBandOf(job, *driver, fs);
+}
+
+/// At least half an octave, about its middle.
+curve::Range widened(const curve::Range& band) {
+    const double least = std::sqrt(2.0);
+    if (band.to >= least * band.from) {
+        return band;
+    }
+    const double middle = std::sqrt(band.from * band.to);
+    return {middle / std::sqrt(least), middle * std::sqrt(least)};
+}
+
+Result<curve::Range> crossingOf(const Job& job,
+                                const Assembly& assembly,
+                                const network::Loads& loads,
+                                const std::string& lower,
+                                const std::string& upper) {
+    const auto below = bandOf(job, lower, assembly);
+    const auto above = bandOf(job, upper, assembly);
+    if (below && above) {
+        if (const auto join = joinBand(*below, *above)) {
+            return widened({join->from, join->to});
+        }
+    }
+    const auto meeting =
+        find::meeting(loads, loads.drivers[*loads.find(lower)], loads.drivers[*loads.find(upper)]);
+    if (!meeting) {
+        return Error{"drivers",
+                     lower + " and " + upper + " do not meet",
+                     "no network mends that: one of them must be another"};
+    }
+    return *meeting;
+}
+
+double priceOf(const network::Prices& prices, const network::Circuit& circuit) {
+    double sum = 0.0;
+    for (const network::Part& part : network::parts(circuit)) {
+        sum += prices.of(part);
+    }
+    return sum;
+}
+
+Result<Job> withCabinet(const Job& job,
+                        const std::string& cabinet,
+                        const std::function<void(Cabinet&)>& change) {
+    Job changed = job;
+    const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
+    if (found == changed.cabinets.end()) {
+        return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+    }
+    change(*found);
+    return changed;
+}
+
+} // namespace
+
+Result<find::Plan>
+findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const FindWish& wish) {
+    YF_TRY(ends, endsOf(cabinet.circuit));
+    // The target and what is known of the drivers are those of tuning; the parts are not.
+    Cabinet bare = cabinet;
+    network::Ways ways;
+    for (const network::DriverEnd& end : ends) {
+        network::Section way{.end = end};
+        std::get<network::DriverEnd>(way.end).polarity = 1;
+        ways.sections.push_back(std::move(way));
+    }
+    bare.circuit.body = network::Section{.end = std::move(ways)};
+    bare.circuit.couplings.clear();
+    YF_TRY(problem, goalProblem(job, bare, assembly, wish.floor));
+    find::Plan plan{.base = std::move(problem),
+                    .extras = {find::Extra::zobel, find::Extra::trap, find::Extra::pad},
+                    .maxParts = wish.maxParts,
+                    .series = wish.series,
+                    .prices = job.prices};
+    plan.orders.resize(static_cast<std::size_t>(wish.highestOrder));
+    std::iota(plan.orders.begin(), plan.orders.end(), 1);
+    for (std::size_t q = 0; q + 1 < ends.size(); ++q) {
+        YF_TRY(
+            band,
+            crossingOf(job, assembly, plan.base.loads.loads(), ends[q].driver, ends[q + 1].driver));
+        plan.crossings.push_back(band);
+    }
+    return plan;
+}
+
+FoundNetwork presentNetwork(const find::Plan& plan, const network::Circuit& circuit) {
+    tune::Problem problem = plan.base;
+    const auto parts = network::parts(circuit);
+    problem.free.assign(parts.size(), true);
+    const tune::Found found = tune::judged(problem, circuit);
+    return {.circuit = circuit,
+            .ways = {},
+            .parts = static_cast<int>(parts.size()),
+            .price = priceOf(plan.prices, circuit),
+            .rms = found.standing.rms(),
+            .most = found.standing.most,
+            .impedance = found.impedance.ohms};
+}
+
+FoundNetwork keptNetwork(const find::Point& point) {
+    FoundNetwork kept{.circuit = point.found.circuit,
+                      .ways = {},
+                      .parts = point.parts,
+                      .price = point.price,
+                      .rms = point.found.standing.rms(),
+                      .most = point.found.standing.most,
+                      .impedance = point.found.impedance.ohms};
+    for (const find::Shape& shape : point.shapes) {
+        kept.ways.push_back({shape});
+    }
+    return kept;
+}
+
+std::vector<ShapeChange> shapeChanges(const FoundNetwork& from, const FoundNetwork& to) {
+    using What = ShapeChange::What;
+    std::vector<ShapeChange> all;
+    for (std::size_t q = 0; q < std::min(from.ways.size(), to.ways.size()); ++q) {
+        const find::Shape& a = from.ways[q].shape;
+        const find::Shape& b = to.ways[q].shape;
+        const auto note = [&](What what, int before, int after) {
+            if (before != after) {
+                all.push_back({what, q, after});
+            }
+        };
+        note(What::highPass, a.highPass, b.highPass);
+        note(What::lowPass, a.lowPass, b.lowPass);
+        note(What::trap, a.trap ? 1 : 0, b.trap ? 1 : 0);
+        note(What::pad, a.pad ? 1 : 0, b.pad ? 1 : 0);
+        note(What::zobel, a.zobel ? 1 : 0, b.zobel ? 1 : 0);
+        if (a.highPass == b.highPass && a.lowPass == b.lowPass) {
+            note(What::sequence, static_cast<int>(a.topology), static_cast<int>(b.topology));
+        }
+    }
+    return all;
+}
+
+std::vector<std::size_t> flattest(const std::vector<FoundNetwork>& networks, bool price) {
+    std::vector<std::size_t> ranked(networks.size());
+    std::iota(ranked.begin(), ranked.end(), 0);
+    const auto cost = [&](std::size_t i) {
+        return price ? networks[i].price : static_cast<double>(networks[i].parts);
+    };
+    std::ranges::stable_sort(ranked, [&](std::size_t a, std::size_t b) {
+        return std::make_pair(cost(a), networks[a].rms) < std::make_pair(cost(b), networks[b].rms);
+    });
+    std::vector<std::size_t> best;
+    double least = std::numeric_limits<double>::infinity();
+    for (const std::size_t i : ranked) {
+        if (networks[i].rms < least) {
+            least = networks[i].rms;
+            best.push_back(i);
+        }
+    }
+    return best;
+}
+
+Edit takeNetwork(const std::string& cabinet, const network::Circuit& circuit) {
+    return {"Take a network that was found",
+            [cabinet, circuit](const Job& job) {
+                return withCabinet(
+                    job, cabinet, [&](Cabinet& changed) { changed.circuit = circuit; });
+            },
+            {},
+            {}};
+}
+
+Edit keepFront(const std::string& cabinet, const FoundFront& front) {
+    return {"Keep the networks found",
+            [cabinet, front](const Job& job) {
+                return withCabinet(job, cabinet, [&](Cabinet& changed) { changed.found = front; });
+            },
+            {},
+            {}};
+}
+
+} // namespace yf::job

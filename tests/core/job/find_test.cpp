@@ -1,0 +1,102 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// Whole networks for the demo's three-way, what the job keeps of them, and what is refused.
+#include "core/job/find_study.h"
+#include "core/sim/find_trial.h"
+#include "core/text/fields.h"
+#include "tests/support/demo_job.h"
+
+#include <gtest/gtest.h>
+
+#include <algorithm>
+
+namespace yf::test {
+
+namespace {
+
+struct Stage {
+    job::Job job = hallJob();
+    job::Assembly assembly = job::assemble(job);
+
+    [[nodiscard]] Result<find::Plan> plan(const std::string& cabinet,
+                                          const job::FindWish& wish = {}) const {
+        return job::findPlan(job, *job::findCabinet(job, cabinet), assembly, wish);
+    }
+};
+
+} // namespace
+
+// Fourth order out of the book, trimmed part by part by a patient hand, is dearer and less flat
+// than something that is found, floor and limits being kept (the yardstick: core/find/by_hand.h).
+TEST(JobFind, theDemoHasBetterThanTheBook) {
+    const Stage stage;
+    const auto plan = stage.plan("left");
+    ASSERT_TRUE(plan.ok());
+    const sim::FindCase found = sim::findCase(*plan);
+    EXPECT_GE(found.better, 1);
+    ASSERT_GE(found.front.size(), 4U);
+    for (const sim::NetworkFigures& one : found.front) {
+        EXPECT_GE(one.impedance, 3.2 * 0.998);
+        EXPECT_GT(one.price, 0.0);
+    }
+    EXPECT_LT(found.front.back().most, 1.5);
+    EXPECT_EQ(found.byHand.parts, 20);
+}
+
+TEST(JobFind, aNetworkIsTakenAndTheFrontStaysInTheJob) {
+    const Stage stage;
+    // Few parts: quick.
+    const auto plan = stage.plan("left", {.series = {}, .highestOrder = 2, .maxParts = 8});
+    ASSERT_TRUE(plan.ok());
+    find::Finder finder(*plan);
+    ASSERT_TRUE(finder.run({}));
+    ASSERT_FALSE(finder.front().empty());
+    job::FoundFront front{.byHand = job::keptNetwork(find::byHand(*plan)), .floor = 3.2};
+    for (const find::Point& point : finder.front()) {
+        EXPECT_LE(point.parts, 8);
+        front.networks.push_back(job::keptNetwork(point));
+    }
+    const job::Job kept = edited(stage.job, job::keepFront("left", front));
+    const auto again =
+        text::read<job::Cabinet>(text::write(*job::findCabinet(kept, "left")), "cabinet");
+    ASSERT_TRUE(again.ok());
+    EXPECT_EQ(again->found, front);
+    const job::FoundNetwork& chosen = front.networks.back();
+    const job::Job taken = edited(kept, job::takeNetwork("left", chosen.circuit));
+    EXPECT_EQ(job::findCabinet(taken, "left")->circuit, chosen.circuit);
+    // Judged as it stands in the job it is what was promised.
+    const job::FoundNetwork present = job::presentNetwork(*plan, chosen.circuit);
+    EXPECT_NEAR(present.rms, chosen.rms, 1e-6);
+    EXPECT_NEAR(present.price, chosen.price, 1e-9);
+    EXPECT_FALSE(job::keepFront("nobody", front).apply(stage.job).ok());
+}
+
+TEST(JobFind, whatHasNoWaysSideBySideIsRefused) {
+    Stage stage;
+    job::Cabinet& cabinet = *std::ranges::find(stage.job.cabinets, "left", &job::Cabinet::id);
+    std::get<network::Ways>(cabinet.circuit.tree()->end).join = network::Joining::series;
+    const auto plan = stage.plan("left");
+    ASSERT_FALSE(plan.ok());
+    EXPECT_EQ(plan.error().subject, "network");
+}
+
+TEST(JobFind, changesOfShapeAndTheFrontByEither) {
+    using What = job::ShapeChange::What;
+    job::FoundNetwork a{.ways = {{{.lowPass = 1}}, {{.highPass = 2, .pad = true}}}};
+    job::FoundNetwork b{.ways = {{{.lowPass = 2, .zobel = true}}, {{.highPass = 2}}}};
+    const auto changes = job::shapeChanges(a, b);
+    ASSERT_EQ(changes.size(), 3U);
+    EXPECT_EQ(changes[0].what, What::lowPass);
+    EXPECT_EQ(changes[0].order, 2);
+    EXPECT_EQ(changes[1].what, What::zobel);
+    EXPECT_EQ(changes[2].way, 1U);
+    EXPECT_EQ(changes[2].what, What::pad);
+    EXPECT_EQ(changes[2].order, 0);
+    const std::vector<job::FoundNetwork> all = {{.parts = 4, .price = 30.0, .rms = 2.0},
+                                                {.parts = 5, .price = 10.0, .rms = 2.5},
+                                                {.parts = 6, .price = 20.0, .rms = 1.0},
+                                                {.parts = 7, .price = 40.0, .rms = 0.9}};
+    EXPECT_EQ(job::flattest(all, false), (std::vector<std::size_t>{0, 2, 3}));
+    EXPECT_EQ(job::flattest(all, true), (std::vector<std::size_t>{1, 2, 3}));
+}
+
+} // namespace yf::test
