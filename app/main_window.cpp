@@ -304,6 +304,10 @@ void MainWindow::connectStage(Stage* stage) {
     connect(stage, &Stage::picturesWanted, this, &MainWindow::askPictures);
     connect(stage, &Stage::fileWanted, this, &MainWindow::askFile);
     connect(stage, &Stage::fileOffered, this, &MainWindow::saveOffered);
+    connect(
+        stage, &Stage::snapshotWanted, this, [this](const QString& name, const job::Edit& edit) {
+            tell(desk_.document()->takeSnapshotOf(name.toStdString(), edit));
+        });
     connect(stage, &Stage::stageWanted, this, [this](const QString& id, const QString& figure) {
         chooseStage(id);
         stage_->reveal(figure);

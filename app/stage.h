@@ -79,6 +79,9 @@ Q_SIGNALS:
     void previewed(const yf::job::Edit& edit);
     void previewEnded();
 
+    /// What an edit would make is to be a snapshot of that name; the present stays.
+    void snapshotWanted(const QString& name, const yf::job::Edit& edit);
+
     /// Files dropped or chosen for a driver.
     void tablesGiven(const QString& driver, const QStringList& files);
     void tablesWanted(const QString& driver);

@@ -41,6 +41,7 @@
 #include "core/network/biquad.h"
 #include "core/network/coil.h"
 #include "core/network/e_series.h"
+#include "core/network/export.h"
 #include "core/network/load.h"
 #include "core/network/network.h"
 #include "core/network/pad.h"
@@ -249,6 +250,7 @@ const std::vector<Verb>& verbs() {
         verb<&network::toleranceOf>(
             "network", "tolerance", "what the parts' tolerances do to the sum"),
         verb<&tune::tune>("network", "tune", "values that come nearest to what is wanted"),
+        verb<&network::exportNetwork>("network", "export", "netlist, load, parts list, curves"),
         verb<&find::find>("network", "find", "whole networks: flatness against parts"),
         verb<&sim::findTrial>(
             "network", "trial", "what is found for seeded drivers, and what a hand does"),

@@ -139,6 +139,10 @@ Done Document::takeSnapshot(const std::string& name) {
     return keep(job::takeSnapshot(record_, name, timeForLog()));
 }
 
+Done Document::takeSnapshotOf(const std::string& name, const job::Edit& edit) {
+    return keep(job::takeSnapshotOf(record_, name, edit, timeForLog()));
+}
+
 Done Document::dropSnapshot(const std::string& name) {
     return keep(job::dropSnapshot(record_, name, timeForLog()));
 }

@@ -57,6 +57,8 @@ public:
 
     /// These fail with a reason for the person who asked; nothing is changed then.
     [[nodiscard]] Done takeSnapshot(const std::string& name);
+    /// Of what an edit would make; the present stays.
+    [[nodiscard]] Done takeSnapshotOf(const std::string& name, const job::Edit& edit);
     [[nodiscard]] Done dropSnapshot(const std::string& name);
     [[nodiscard]] Done addNote(const std::string& text);
 

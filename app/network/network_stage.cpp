@@ -1,12 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/network_stage.h"
 
+#include "app/network/find_page.h"
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
 #include "app/network/pictures.h"
 #include "app/network/start_bar.h"
 #include "app/network/tune_bar.h"
 #include "app/plots/plot.h"
+#include "app/widgets/controls.h"
+#include "app/widgets/flow_layout.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
 #include "core/network/tolerance.h"
@@ -16,9 +19,19 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QScrollArea>
+#include <QStackedWidget>
+#include <QToolButton>
 #include <QVBoxLayout>
 
 namespace yf::app {
+
+namespace {
+
+enum Page { lanesPage, findPage };
+
+const char* const pageIds[] = {"lanes", "find"};
+
+} // namespace
 
 NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     setObjectName(QStringLiteral("stage_network"));
@@ -26,15 +39,56 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     phase_ = new Plot(PlotKind::phase, QStringLiteral("plot_phase"), tr("Phase"), this);
     impedance_ =
         new Plot(PlotKind::impedance, QStringLiteral("plot_impedance"), tr("Impedance"), this);
-    start_ = new StartBar(this);
-    tune_ = new TuneBar(this);
-    reach_ = stillLabel(this, QStringLiteral("network_reach"));
-    lanes_ = new LanesView(this);
-    scroll_ = new QScrollArea(this);
+    auto* side = new QVBoxLayout;
+    side->setSpacing(4);
+    side->addWidget(phase_, 1);
+    side->addWidget(impedance_, 1);
+    auto* pictures = new QHBoxLayout;
+    pictures->setSpacing(4);
+    pictures->addWidget(response_, 5);
+    pictures->addLayout(side, 3);
+    auto* head = new QWidget(this);
+    auto* chips = new FlowLayout(head);
+    chips->setContentsMargins(0, 0, 0, 0);
+    chips->setSpacing(4);
+    pages_ = new QStackedWidget(this);
+    buildLanes();
+    find_ = new FindPage(this);
+    pages_->addWidget(lanesPage_);
+    pages_->addWidget(find_);
+    const QString titles[] = {tr("Lanes"), tr("Find")};
+    for (int page = lanesPage; page <= findPage; ++page) {
+        auto* tab = chip(
+            head, QStringLiteral("network_tab_%1").arg(QLatin1String(pageIds[page])), titles[page]);
+        connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
+        chips->addWidget(tab);
+        tabs_ << tab;
+    }
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(8, 4, 8, 4);
+    column->setSpacing(4);
+    column->addLayout(pictures, 1);
+    column->addWidget(head);
+    column->addWidget(pages_);
+    linkCrosshairs({response_, phase_, impedance_});
+    connectLanes();
+    connectStart();
+    connectTune();
+    connectFind();
+    showPage(lanesPage);
+}
+
+void NetworkStage::buildLanes() {
+    lanesPage_ = new QWidget(this);
+    start_ = new StartBar(lanesPage_);
+    tune_ = new TuneBar(lanesPage_);
+    reach_ = stillLabel(lanesPage_, QStringLiteral("network_reach"));
+    lanes_ = new LanesView(lanesPage_);
+    scroll_ = new QScrollArea(lanesPage_);
     scroll_->setWidget(lanes_);
     scroll_->setWidgetResizable(true);
     scroll_->setFocusPolicy(Qt::NoFocus);
-    series_ = new QComboBox(this);
+    series_ = new QComboBox(lanesPage_);
     series_->setObjectName(QStringLiteral("wheel_series"));
     series_->setAccessibleName(tr("Values that the wheel steps through"));
     series_->setToolTip(tr(
@@ -46,36 +100,41 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
                        QStringLiteral("E48"),
                        QStringLiteral("E96")});
     series_->setCurrentIndex(static_cast<int>(network::ESeries::E12));
-
-    auto* side = new QVBoxLayout;
-    side->setSpacing(4);
-    side->addWidget(phase_, 1);
-    side->addWidget(impedance_, 1);
-    auto* pictures = new QHBoxLayout;
-    pictures->setSpacing(4);
-    pictures->addWidget(response_, 5);
-    pictures->addLayout(side, 3);
     auto* bar = new QHBoxLayout;
     bar->addWidget(tune_, 1, Qt::AlignTop);
-    auto* steps = new QLabel(tr("wheel"), this);
+    auto* steps = new QLabel(tr("wheel"), lanesPage_);
     steps->setMinimumHeight(28);
     steps->setBuddy(series_);
     bar->addWidget(steps, 0, Qt::AlignTop);
     bar->addWidget(series_, 0, Qt::AlignTop);
     series_->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
     steps->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
-    auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(8, 4, 8, 4);
+    auto* column = new QVBoxLayout(lanesPage_);
+    column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
-    column->addLayout(pictures, 1);
     column->addWidget(start_);
     column->addLayout(bar);
     column->addWidget(reach_->parentWidget());
     column->addWidget(scroll_);
-    linkCrosshairs({response_, phase_, impedance_});
-    connectLanes();
-    connectStart();
-    connectTune();
+}
+
+void NetworkStage::showPage(int page) {
+    pages_->setCurrentIndex(page);
+    for (int i = 0; i < tabs_.size(); ++i) {
+        tabs_[i]->setChecked(i == page);
+    }
+    if (page != findPage) {
+        find_->leave();
+    }
+    shareRoom();
+}
+
+void NetworkStage::connectFind() {
+    connect(find_, &FindPage::previewed, this, &Stage::previewed);
+    connect(find_, &FindPage::previewEnded, this, &Stage::previewEnded);
+    connect(find_, &FindPage::edited, this, &Stage::edited);
+    connect(find_, &FindPage::gestureEnded, this, &Stage::gestureEnded);
+    connect(find_, &FindPage::snapshotWanted, this, &Stage::snapshotWanted);
 }
 
 void NetworkStage::connectLanes() {
@@ -118,7 +177,7 @@ void NetworkStage::connectTune() {
 }
 
 bool NetworkStage::working() const {
-    return tune_->running();
+    return tune_->running() || find_->running();
 }
 
 QString NetworkStage::state(const Sight& sight) const {
@@ -203,6 +262,7 @@ void NetworkStage::display(const Sight& sight) {
     }
     cabinet_ = cabinet->id;
     tune_->display(sight);
+    find_->display(sight);
     evaluated_ = sight.preview ? sight.preview : sight.present;
     tellReach();
     const job::CabinetResult* result = sight.shownResult();
@@ -212,7 +272,8 @@ void NetworkStage::display(const Sight& sight) {
     impedance_->display(impedancePicture(sight));
     // While a part is bypassed its tile stays where it is, under the finger.
     const bool held = sight.preview && sight.wholePreview;
-    const bool wholeOther = start_->proposing() || tune_->proposing() || tune_->running() || held;
+    const bool wholeOther =
+        start_->proposing() || tune_->proposing() || tune_->running() || find_->proposing() || held;
     // A snapshot that is held is only looked at; the focus stays where it is for when it is let go.
     lanes_->setAttribute(Qt::WA_TransparentForMouseEvents, held);
     lanes_->setEnabled(held || !(sight.preview && wholeOther));
@@ -228,6 +289,12 @@ void NetworkStage::shareRoom() {
     constexpr double mostForLanes = 0.4;
     scroll_->setFixedHeight(
         std::min(lanes_->sizeHint().height() + 4, static_cast<int>(mostForLanes * height())));
+    // A page that is a picture itself shares the height with those above; lanes take what they
+    // need.
+    constexpr double forChart = 0.46;
+    const bool lanes = pages_->currentIndex() == lanesPage;
+    pages_->setFixedHeight(lanes ? lanesPage_->sizeHint().height()
+                                 : static_cast<int>(forChart * height()));
 }
 
 void NetworkStage::resizeEvent(QResizeEvent* event) {
@@ -243,10 +310,16 @@ void NetworkStage::reveal(const QString& figure) {
         }
         impedance_->setFocus();
     } else if (figure == QStringLiteral("tune")) {
+        showPage(lanesPage);
         tune_->begin();
+    } else if (figure == QStringLiteral("find")) {
+        showPage(findPage);
+        find_->begin();
     } else if (figure == QStringLiteral("parts")) {
+        showPage(lanesPage);
         lanes_->focusFirst();
     } else if (figure.startsWith(QStringLiteral("part:"))) {
+        showPage(lanesPage);
         if (PartTile* tile = lanes_->tile(figure.mid(5).toStdString())) {
             scroll_->ensureWidgetVisible(tile);
             tile->setFocus();

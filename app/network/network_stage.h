@@ -7,9 +7,12 @@
 class QComboBox;
 class QLabel;
 class QScrollArea;
+class QStackedWidget;
+class QToolButton;
 
 namespace yf::app {
 
+class FindPage;
 class LanesView;
 class Plot;
 class StartBar;
@@ -42,6 +45,9 @@ private:
     void connectLanes();
     void connectStart();
     void connectTune();
+    void connectFind();
+    void buildLanes();
+    void showPage(int page);
     void tellLoads(const Sight& sight);
     void tellReach();
 
@@ -51,6 +57,10 @@ private:
     Plot* impedance_{};
     StartBar* start_{};
     TuneBar* tune_{};
+    FindPage* find_{};
+    QStackedWidget* pages_{};
+    QWidget* lanesPage_{};
+    QList<QToolButton*> tabs_;
     BandBars bands_;
     LanesView* lanes_{};
     QScrollArea* scroll_{};

@@ -64,17 +64,33 @@ std::optional<Change> redo(Record& record, const std::string& at) {
                    log(record, LogEntry::Kind::redone, at, record.history.step().name));
 }
 
-Result<Change> takeSnapshot(Record& record, const std::string& name, const std::string& at) {
+namespace {
+
+Result<Change>
+named(Record& record, const std::string& name, const Job& job, const std::string& at) {
     if (name.empty()) {
         return Error{"name", "nothing is written", "must have at least one letter"};
     }
     if (record.findSnapshot(name) != nullptr) {
         return Error{"name", "'" + name + "' stands already", "choose another name"};
     }
-    record.history.endGesture();
-    record.snapshots.push_back({name, at, record.job()});
+    record.snapshots.push_back({name, at, job});
     return Change{.taken = record.snapshots.back(),
                   .log = log(record, LogEntry::Kind::snapshot, at, name)};
+}
+
+} // namespace
+
+Result<Change> takeSnapshot(Record& record, const std::string& name, const std::string& at) {
+    record.history.endGesture();
+    const Job present = record.job();
+    return named(record, name, present, at);
+}
+
+Result<Change>
+takeSnapshotOf(Record& record, const std::string& name, const Edit& edit, const std::string& at) {
+    YF_TRY(made, edit.apply(record.job()));
+    return named(record, name, made, at);
 }
 
 Result<Change> dropSnapshot(Record& record, const std::string& name, const std::string& at) {

@@ -72,6 +72,11 @@ struct Change {
 [[nodiscard]] Result<Change>
 takeSnapshot(Record& record, const std::string& name, const std::string& at);
 
+/// Names the state that an edit would make; the present is not touched. Fails likewise, and where
+/// the edit does.
+[[nodiscard]] Result<Change>
+takeSnapshotOf(Record& record, const std::string& name, const Edit& edit, const std::string& at);
+
 /// Fails naming the nearest snapshot.
 [[nodiscard]] Result<Change>
 dropSnapshot(Record& record, const std::string& name, const std::string& at);

@@ -1,0 +1,468 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/network/find_page.h"
+
+#include "app/widgets/controls.h"
+#include "app/widgets/flow_layout.h"
+#include "app/widgets/quantity_field.h"
+#include "app/widgets/still.h"
+#include "app/widgets/words.h"
+#include "core/network/textbook.h"
+#include "core/network/tolerance.h"
+#include "core/quantity/quantities.h"
+#include "core/text/sentence.h"
+
+#include <QComboBox>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include <utility>
+
+namespace yf::app {
+
+namespace {
+
+const quantity::Quantity leastLoad{
+    "|Z|", "floor_ohm", 1.0, "Ω", 0.5, 2000.0, "least impedance that the amplifier takes"};
+
+QString inDecibels(double level) {
+    return figures(text::printFixed(level, 2)) + QChar(0x202F) + QStringLiteral("dB");
+}
+
+std::optional<network::ESeries> seriesAt(int index) {
+    constexpr network::ESeries all[] = {
+        network::ESeries::E6, network::ESeries::E12, network::ESeries::E24};
+    return index == 0 ? std::nullopt : std::optional(all[index - 1]);
+}
+
+QString figuresOf(const job::FoundNetwork& n) {
+    return FindPage::tr("%1 parts for %2: %3 rms, ±%4 from the target, load at least %5 Ω")
+        .arg(n.parts)
+        .arg(figures(text::printFixed(n.price, 1)),
+             inDecibels(n.rms),
+             inDecibels(n.most),
+             figures(text::printFixed(n.impedance, 1)));
+}
+
+job::FoundFront
+frontOf(const std::vector<find::Point>& points, const job::FoundNetwork& byHand, double floor) {
+    job::FoundFront front{.byHand = byHand, .floor = floor};
+    for (const find::Point& point : points) {
+        front.networks.push_back(job::keptNetwork(point));
+    }
+    return front;
+}
+
+} // namespace
+
+QString changeWords(const std::vector<job::ShapeChange>& changes, const QStringList& ways) {
+    using What = job::ShapeChange::What;
+    QStringList said;
+    for (const job::ShapeChange& change : changes) {
+        const QString way = ways.value(static_cast<qsizetype>(change.way));
+        const QString order =
+            change.order > 0 ? spoken(network::orderName(change.order)) : QString();
+        switch (change.what) {
+        case What::highPass:
+            said << FindPage::tr("%1 high-pass for %2").arg(order, way);
+            break;
+        case What::lowPass:
+            said << FindPage::tr("%1 low-pass for %2").arg(order, way);
+            break;
+        case What::sequence:
+            said << FindPage::tr("the filters of %1 in the other sequence").arg(way);
+            break;
+        case What::trap:
+            said << (change.order > 0 ? FindPage::tr("a trap before %1").arg(way)
+                                      : FindPage::tr("no trap before %1").arg(way));
+            break;
+        case What::pad:
+            said << (change.order > 0 ? FindPage::tr("a pad before %1").arg(way)
+                                      : FindPage::tr("no pad before %1").arg(way));
+            break;
+        case What::zobel:
+            said << (change.order > 0 ? FindPage::tr("R and C across %1").arg(way)
+                                      : FindPage::tr("no R and C across %1").arg(way));
+            break;
+        }
+    }
+    return said.join(QStringLiteral("; "));
+}
+
+FindPage::FindPage(QWidget* parent) : QWidget(parent) {
+    setObjectName(QStringLiteral("find_page"));
+    build();
+    connect(start_, &QPushButton::clicked, this, [this] { running_ ? stop() : begin(); });
+    connect(take_, &QPushButton::clicked, this, [this] {
+        const job::Edit edit =
+            job::takeNetwork(cabinet_, front_->networks[static_cast<std::size_t>(chosen_)].circuit);
+        leave();
+        Q_EMIT edited(edit);
+        Q_EMIT gestureEnded();
+    });
+    connect(keep_, &QPushButton::clicked, this, [this] {
+        const job::FoundNetwork& n = front_->networks[static_cast<std::size_t>(chosen_)];
+        Q_EMIT snapshotWanted(tr("%1 parts, %2").arg(n.parts).arg(inDecibels(n.rms)),
+                              job::takeNetwork(cabinet_, n.circuit));
+    });
+    connect(chart_, &FrontChart::hovered, this, &FindPage::showNetwork);
+    connect(chart_, &FrontChart::left, this, [this] { showNetwork(chosen_); });
+    connect(chart_, &FrontChart::chosen, this, &FindPage::choose);
+    connect(across_, &QComboBox::currentIndexChanged, this, &FindPage::draw);
+    connect(floor_, &QuantityField::valueChanged, this, &FindPage::draw);
+    for (QComboBox* box : {order_, values_}) {
+        connect(box, &QComboBox::currentIndexChanged, this, &FindPage::enable);
+    }
+    connect(
+        this,
+        &FindPage::heard,
+        this,
+        [this](quint64 search) {
+            if (search == search_ && running_) {
+                hear();
+            }
+        },
+        Qt::QueuedConnection);
+    connect(
+        this,
+        &FindPage::done,
+        this,
+        [this](quint64 search) {
+            if (search == search_ && running_) {
+                finished();
+            }
+        },
+        Qt::QueuedConnection);
+    enable();
+}
+
+void FindPage::build() {
+    order_ = narrowCombo(this, QStringLiteral("find_order"), tr("Highest order of a filter"), 8);
+    order_->addItems({tr("second"), tr("third"), tr("fourth")});
+    order_->setCurrentIndex(2);
+    values_ = narrowCombo(this, QStringLiteral("find_values"), tr("Values it ends in"), 6);
+    values_->addItems(
+        {tr("exact"), QStringLiteral("E6"), QStringLiteral("E12"), QStringLiteral("E24")});
+    values_->setCurrentIndex(2);
+    floor_ = quantityField(this,
+                           leastLoad,
+                           text::Unit::ohm,
+                           QStringLiteral("find_floor"),
+                           tr("Least impedance that the amplifier takes"));
+    floor_->setValue(job::FindWish{}.floor);
+    across_ =
+        narrowCombo(this, QStringLiteral("find_across"), tr("What the error is set against"), 8);
+    across_->addItems({tr("price"), tr("parts")});
+    start_ = new QPushButton(this);
+    start_->setObjectName(QStringLiteral("find_start"));
+    take_ = new QPushButton(tr("Take this network"), this);
+    take_->setObjectName(QStringLiteral("find_take"));
+    keep_ = new QPushButton(tr("Keep it as a snapshot"), this);
+    keep_->setObjectName(QStringLiteral("find_keep"));
+    keep_->setToolTip(tr("The present stays; hold Space to see the network in its place."));
+    chart_ = new FrontChart(this);
+    told_ = stillLabel(this, QStringLiteral("find_told"));
+    auto* controls = new QWidget(this);
+    auto* row = new FlowLayout(controls);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    addLabelled(row, tr("orders up to"), order_, 92);
+    addLabelled(row, tr("into"), values_, 84);
+    addLabelled(row, tr("load at least"), floor_, 76);
+    addLabelled(row, tr("set against"), across_, 84);
+    row->addWidget(start_);
+    row->addWidget(take_);
+    row->addWidget(keep_);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(4);
+    column->addWidget(controls);
+    column->addWidget(chart_, 1);
+    column->addWidget(told_->parentWidget());
+    tellProblems(floor_, told_);
+}
+
+FindPage::~FindPage() {
+    join();
+}
+
+void FindPage::join() {
+    if (stop_) {
+        *stop_ = true;
+    }
+    if (thread_.joinable()) {
+        thread_.join();
+    }
+}
+
+job::FindWish FindPage::wish() const {
+    return {.floor = floor_->value(),
+            .series = seriesAt(values_->currentIndex()),
+            .highestOrder = order_->currentIndex() + 2};
+}
+
+bool FindPage::canGoOn() const {
+    return task_.finder && task_.wish == wish() && task_.cabinet == cabinet_ && shared_ &&
+           !shared_->finished && task_.evaluated->assembly == evaluated_->assembly;
+}
+
+void FindPage::tell(const QString& words) {
+    told_->setText(words);
+}
+
+void FindPage::enable() {
+    start_->setText(running_                  ? tr("Stop")
+                    : evaluated_ && canGoOn() ? tr("Go on")
+                                              : tr("Look for networks"));
+    const bool any = front_ && chosen_ >= 0 && !running_;
+    take_->setEnabled(any);
+    keep_->setEnabled(any);
+    for (QWidget* w : QList<QWidget*>{floor_, values_, order_}) {
+        w->setEnabled(!running_);
+    }
+    Q_EMIT workChanged();
+}
+
+void FindPage::begin() {
+    if (!evaluated_) {
+        wanted_ = true;
+        return;
+    }
+    leave();
+    const bool onward = canGoOn();
+    join();
+    if (!onward) {
+        front_.reset();
+        chosen_ = -1;
+        task_ = {wish(), cabinet_, nullptr, evaluated_};
+        shared_ = std::make_shared<Shared>();
+    }
+    stop_ = std::make_shared<std::atomic<bool>>(false);
+    running_ = true;
+    tell(tr("Being set up …"));
+    enable();
+    draw();
+    thread_ = std::thread([this, search = ++search_, shared = shared_, stop = stop_] {
+        if (!task_.finder) {
+            const job::Job& job = task_.evaluated->job;
+            auto plan = job::findPlan(
+                job, *job::findCabinet(job, task_.cabinet), *task_.evaluated->assembly, task_.wish);
+            const std::scoped_lock lock(shared->mutex);
+            if (!plan) {
+                shared->problem = spoken(text::sentence(plan.error()));
+                Q_EMIT done(search);
+                return;
+            }
+            shared->front.byHand = job::keptNetwork(find::byHand(*plan));
+            shared->front.floor = task_.wish.floor;
+            task_.finder = std::make_shared<find::Finder>(std::move(*plan));
+            shared->space = task_.finder->candidates();
+        }
+        QElapsedTimer since;
+        since.start();
+        const bool all = task_.finder->run([&](const find::Progress& progress) {
+            constexpr qint64 pause = 250; // ms: as often as an eye follows
+            if (since.elapsed() >= pause) {
+                since.restart();
+                {
+                    const std::scoped_lock lock(shared->mutex);
+                    shared->done = progress.done;
+                    shared->total = progress.total;
+                    shared->front = frontOf(progress.front, shared->front.byHand, task_.wish.floor);
+                }
+                Q_EMIT heard(search);
+            }
+            return !*stop;
+        });
+        {
+            const std::scoped_lock lock(shared->mutex);
+            shared->front = frontOf(task_.finder->front(), shared->front.byHand, task_.wish.floor);
+            shared->finished = all;
+        }
+        if (all) {
+            Q_EMIT done(search);
+        }
+    });
+}
+
+void FindPage::hear() {
+    std::size_t tried = 0;
+    std::size_t total = 0;
+    std::size_t space = 0;
+    {
+        const std::scoped_lock lock(shared_->mutex);
+        front_ = shared_->front;
+        tried = shared_->done;
+        total = shared_->total;
+        space = shared_->space;
+    }
+    const auto best = job::flattest(front_->networks, false);
+    QString words = space == total || total == 0
+                        ? tr("%1 of %2 networks tried").arg(tried).arg(std::max(total, space))
+                        : tr("%1 of %2 networks tried, the most promising of %3")
+                              .arg(tried)
+                              .arg(total)
+                              .arg(space);
+    if (!best.empty()) {
+        words += QStringLiteral("; ") +
+                 tr("so far down to %1 rms").arg(inDecibels(front_->networks[best.back()].rms));
+    }
+    tell(words + u'.');
+    draw();
+}
+
+void FindPage::finished() {
+    join();
+    running_ = false;
+    if (!shared_->problem.isEmpty()) {
+        tell(QStringLiteral("▲ ") + shared_->problem);
+        task_ = {};
+        enable();
+        return;
+    }
+    const job::FoundFront front = shared_->front;
+    if (front.networks.empty()) {
+        tell(tr("▲ No network keeps the impedance above %1 Ω and the drivers where they are at "
+                "home.")
+                 .arg(figures(text::printFixed(floor_->value(), 1))));
+        enable();
+        return;
+    }
+    front_ = front;
+    enable();
+    draw();
+    Q_EMIT edited(job::keepFront(cabinet_, front));
+    Q_EMIT gestureEnded();
+    tell(tr("%1 networks that nothing else beats; choose one to see what it does.")
+             .arg(front.networks.size()));
+}
+
+void FindPage::stop() {
+    *stop_ = true;
+    ++search_; // what still comes is not heard
+    running_ = false;
+    join();
+    {
+        const std::scoped_lock lock(shared_->mutex);
+        front_ = shared_->front;
+    }
+    tell(tr("Stopped; the job is as it was. What was found by then stands here until another "
+            "search; Go on takes it up again."));
+    enable();
+    draw();
+}
+
+QString FindPage::wordsFor(int network) const {
+    const auto index = static_cast<std::size_t>(network);
+    const job::FoundNetwork& n = front_->networks[index];
+    QString said = figuresOf(n) + u'.';
+    // Why it is here: what it has that the next simpler one has not, and what that brings.
+    const auto best = job::flattest(front_->networks, across_->currentIndex() == 0);
+    const auto place = std::ranges::find(best, index);
+    const auto ways = network::driverEnds(n.circuit);
+    QStringList names;
+    for (const network::DriverEnd& end : ways) {
+        const job::Driver* driver = job::findDriver(evaluated_->job, end.driver);
+        names << words(driver == nullptr ? end.driver : driver->name);
+    }
+    if (place != best.end() && place != best.begin()) {
+        const job::FoundNetwork& before = front_->networks[*std::prev(place)];
+        const QString what = changeWords(job::shapeChanges(before, n), names);
+        said += u' ' +
+                tr("%1 less than with %2 parts for %3")
+                    .arg(inDecibels(before.rms - n.rms))
+                    .arg(before.parts)
+                    .arg(figures(text::printFixed(before.price, 1))) +
+                (what.isEmpty() ? QStringLiteral(".") : QStringLiteral(": ") + what + u'.');
+    } else if (place == best.begin()) {
+        said += u' ' + tr("Nothing simpler holds load and drivers within their limits.");
+    } else {
+        said += u' ' + (across_->currentIndex() == 0 ? tr("Here for its few parts.")
+                                                     : tr("Here for its low price."));
+    }
+    return said;
+}
+
+void FindPage::showNetwork(int network) {
+    if (!front_ || network < 0 || network >= static_cast<int>(front_->networks.size())) {
+        leave();
+        return;
+    }
+    shownNetwork_ = network;
+    tell(wordsFor(network));
+    Q_EMIT workChanged();
+    Q_EMIT previewed(
+        job::takeNetwork(cabinet_, front_->networks[static_cast<std::size_t>(network)].circuit));
+}
+
+void FindPage::choose(int network) {
+    chosen_ = network;
+    enable();
+    draw();
+    showNetwork(network);
+}
+
+void FindPage::leave() {
+    const bool shown = std::exchange(shownNetwork_, -1) >= 0;
+    chosen_ = -1;
+    if (shown) {
+        tell({});
+        Q_EMIT previewEnded();
+        enable();
+        draw();
+    }
+}
+
+void FindPage::draw() {
+    FrontChart::Shown shown{.present = present_,
+                            .byPrice = across_->currentIndex() == 0,
+                            .leastLoad = floor_->value(),
+                            .chosen = chosen_};
+    if (front_) {
+        shown.networks = front_->networks;
+        if (front_->byHand.parts > 0) {
+            shown.byHand = front_->byHand;
+        }
+    }
+    chart_->display(std::move(shown));
+}
+
+void FindPage::display(const Sight& sight) {
+    const job::Cabinet* cabinet = job::findCabinet(sight.present->job, sight.cabinet);
+    if (cabinet == nullptr) {
+        return;
+    }
+    if (sight.cabinet != cabinet_) {
+        if (running_) {
+            stop();
+        }
+        leave();
+        front_.reset();
+        tell({});
+    }
+    evaluated_ = sight.present;
+    cabinet_ = sight.cabinet;
+    if (!running_) {
+        if (cabinet->found && (!front_ || !(*front_ == *cabinet->found)) && !canGoOn()) {
+            front_ = cabinet->found;
+            chosen_ = -1;
+        } else if (!cabinet->found && !canGoOn()) {
+            front_.reset(); // undone
+            chosen_ = -1;
+        }
+    }
+    if (front_ && (!present_ || !(judged_ == cabinet->circuit))) {
+        judged_ = cabinet->circuit;
+        const auto plan = job::findPlan(evaluated_->job, *cabinet, *evaluated_->assembly, wish());
+        present_ =
+            plan ? std::optional(job::presentNetwork(*plan, cabinet->circuit)) : std::nullopt;
+    }
+    draw();
+    enable();
+    if (std::exchange(wanted_, false)) {
+        begin();
+    }
+}
+
+} // namespace yf::app

@@ -1,0 +1,118 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "app/network/front_chart.h"
+#include "app/stage.h"
+
+#include <atomic>
+#include <mutex>
+#include <thread>
+
+class QComboBox;
+class QLabel;
+class QPushButton;
+
+namespace yf::app {
+
+class QuantityField;
+
+/// Has the machine look for whole networks. The search runs aside on all cores and can be stopped
+/// and gone on with; what it came to stays in the job. A network under the pointer is shown in all
+/// pictures; it becomes the cabinet's, or a snapshot, when that is asked for.
+class FindPage final : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit FindPage(QWidget* parent = nullptr);
+    ~FindPage() override;
+
+    void display(const Sight& sight);
+
+    /// Starts the search, as its button does.
+    void begin();
+
+    [[nodiscard]] bool running() const { return running_; }
+
+    /// A network is being shown that is not the cabinet's.
+    [[nodiscard]] bool proposing() const { return shownNetwork_ >= 0; }
+
+    /// Nothing is shown in place of the present any more.
+    void leave();
+
+Q_SIGNALS:
+    void previewed(const yf::job::Edit& edit);
+    void previewEnded();
+    void edited(const yf::job::Edit& edit);
+    void gestureEnded();
+    void snapshotWanted(const QString& name, const yf::job::Edit& edit);
+    void workChanged();
+
+    /// From the search's thread.
+    void heard(quint64 search);
+    void done(quint64 search);
+
+private:
+    /// Both threads.
+    struct Shared {
+        std::mutex mutex;
+        job::FoundFront front;
+        std::size_t done{};
+        std::size_t total{};
+        std::size_t space{};
+        bool finished{};
+        QString problem;
+    };
+
+    /// What a search rests on: another one begins anew, the same one goes on.
+    struct Task {
+        job::FindWish wish;
+        std::string cabinet;
+        std::shared_ptr<find::Finder> finder;
+        std::shared_ptr<const Evaluated> evaluated;
+    };
+
+    void build();
+    void stop();
+    void join();
+    void hear();
+    void finished();
+    void showNetwork(int network);
+    void choose(int network);
+    void draw();
+    void tell(const QString& words);
+    void enable();
+    [[nodiscard]] job::FindWish wish() const;
+    [[nodiscard]] QString wordsFor(int network) const;
+    [[nodiscard]] bool canGoOn() const;
+
+    std::shared_ptr<const Evaluated> evaluated_;
+    std::string cabinet_;
+    std::optional<job::FoundFront> front_;
+    std::optional<job::FoundNetwork> present_;
+    network::Circuit judged_; ///< what `present_` was made of
+    int chosen_{-1};
+    int shownNetwork_{-1};
+    bool running_{};
+    bool wanted_{}; ///< asked for before there was anything to look for
+    quint64 search_{};
+    Task task_;
+    std::shared_ptr<Shared> shared_;
+    std::shared_ptr<std::atomic<bool>> stop_;
+    std::thread thread_;
+
+    QComboBox* order_{};
+    QComboBox* values_{};
+    QComboBox* across_{};
+    QuantityField* floor_{};
+    QPushButton* start_{};
+    QPushButton* take_{};
+    QPushButton* keep_{};
+    FrontChart* chart_{};
+    QLabel* told_{};
+};
+
+/// "second order for Sorrel 26; no pad for Teasel": what one network has and another has not.
+[[nodiscard]] QString changeWords(const std::vector<job::ShapeChange>& changes,
+                                  const QStringList& ways);
+
+} // namespace yf::app
