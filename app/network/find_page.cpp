@@ -6,8 +6,6 @@
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
-#include "core/network/textbook.h"
-#include "core/network/tolerance.h"
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
@@ -61,14 +59,13 @@ QString changeWords(const std::vector<job::ShapeChange>& changes, const QStringL
     QStringList said;
     for (const job::ShapeChange& change : changes) {
         const QString way = ways.value(static_cast<qsizetype>(change.way));
-        const QString order =
-            change.order > 0 ? spoken(network::orderName(change.order)) : QString();
+
         switch (change.what) {
         case What::highPass:
-            said << FindPage::tr("%1 high-pass for %2").arg(order, way);
+            said << FindPage::tr("high-pass of order %1 for %2").arg(change.order).arg(way);
             break;
         case What::lowPass:
-            said << FindPage::tr("%1 low-pass for %2").arg(order, way);
+            said << FindPage::tr("low-pass of order %1 for %2").arg(change.order).arg(way);
             break;
         case What::sequence:
             said << FindPage::tr("the filters of %1 in the other sequence").arg(way);
@@ -286,6 +283,11 @@ void FindPage::begin() {
     });
 }
 
+void FindPage::beginAndShow() {
+    showWhenDone_ = true;
+    begin();
+}
+
 void FindPage::hear() {
     std::size_t tried = 0;
     std::size_t total = 0;
@@ -336,6 +338,10 @@ void FindPage::finished() {
     Q_EMIT gestureEnded();
     tell(tr("%1 networks that nothing else beats; choose one to see what it does.")
              .arg(front.networks.size()));
+    if (std::exchange(showWhenDone_, false)) {
+        const auto best = job::flattest(front.networks, across_->currentIndex() == 0);
+        choose(static_cast<int>(best[best.size() / 2]));
+    }
 }
 
 void FindPage::stop() {
@@ -438,18 +444,20 @@ void FindPage::display(const Sight& sight) {
             stop();
         }
         leave();
-        front_.reset();
+        front_ = cabinet->found;
+        kept_ = cabinet->found;
         tell({});
     }
     evaluated_ = sight.present;
     cabinet_ = sight.cabinet;
     if (!running_) {
-        if (cabinet->found && (!front_ || !(*front_ == *cabinet->found)) && !canGoOn()) {
-            front_ = cabinet->found;
-            chosen_ = -1;
-        } else if (!cabinet->found && !canGoOn()) {
-            front_.reset(); // undone
-            chosen_ = -1;
+        // Another front than before: undone, done again, or from a file.
+        if (!(cabinet->found == kept_)) {
+            kept_ = cabinet->found;
+            if (!(front_ == kept_)) {
+                leave();
+                front_ = kept_;
+            }
         }
     }
     if (front_ && (!present_ || !(judged_ == cabinet->circuit))) {

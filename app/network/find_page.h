@@ -31,6 +31,9 @@ public:
     /// Starts the search, as its button does.
     void begin();
 
+    /// The same, and shows one from the middle of the front when it is done.
+    void beginAndShow();
+
     [[nodiscard]] bool running() const { return running_; }
 
     /// A network is being shown that is not the cabinet's.
@@ -88,12 +91,14 @@ private:
     std::shared_ptr<const Evaluated> evaluated_;
     std::string cabinet_;
     std::optional<job::FoundFront> front_;
+    std::optional<job::FoundFront> kept_; ///< of the job, when last looked at
     std::optional<job::FoundNetwork> present_;
     network::Circuit judged_; ///< what `present_` was made of
     int chosen_{-1};
     int shownNetwork_{-1};
     bool running_{};
     bool wanted_{}; ///< asked for before there was anything to look for
+    bool showWhenDone_{};
     quint64 search_{};
     Task task_;
     std::shared_ptr<Shared> shared_;

@@ -4,6 +4,7 @@
 #include "app/network/find_page.h"
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
+#include "app/network/parts_page.h"
 #include "app/network/pictures.h"
 #include "app/network/start_bar.h"
 #include "app/network/tune_bar.h"
@@ -19,7 +20,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QScrollArea>
-#include <QStackedWidget>
+#include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -27,9 +28,9 @@ namespace yf::app {
 
 namespace {
 
-enum Page { lanesPage, findPage };
+enum Page { lanesPage, findPage, partsPage };
 
-const char* const pageIds[] = {"lanes", "find"};
+const char* const pageIds[] = {"lanes", "find", "parts"};
 
 } // namespace
 
@@ -51,30 +52,44 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     auto* chips = new FlowLayout(head);
     chips->setContentsMargins(0, 0, 0, 0);
     chips->setSpacing(4);
-    pages_ = new QStackedWidget(this);
+
     buildLanes();
     find_ = new FindPage(this);
-    pages_->addWidget(lanesPage_);
-    pages_->addWidget(find_);
-    const QString titles[] = {tr("Lanes"), tr("Find")};
-    for (int page = lanesPage; page <= findPage; ++page) {
+    parts_ = new PartsPage(this);
+    pages_ = {lanesPage_, find_, parts_};
+    const QString titles[] = {tr("Lanes"), tr("Find"), tr("Parts")};
+    for (int page = lanesPage; page <= partsPage; ++page) {
         auto* tab = chip(
             head, QStringLiteral("network_tab_%1").arg(QLatin1String(pageIds[page])), titles[page]);
         connect(tab, &QToolButton::clicked, this, [this, page] { showPage(page); });
         chips->addWidget(tab);
         tabs_ << tab;
     }
+    also_ =
+        narrowCombo(this, QStringLiteral("network_also"), tr("Drawn beside the present state"), 16);
+    also_->setToolTip(tr("A thin curve more: what hot voice coils, another amplifier, a driver off "
+                         "its wires or the parts' tolerances do."));
+    auto* top = new QHBoxLayout;
+    top->addWidget(head, 1);
+    auto* alsoLabel = new QLabel(tr("draw also"), this);
+    alsoLabel->setBuddy(also_);
+    top->addWidget(alsoLabel);
+    top->addWidget(also_);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(8, 4, 8, 4);
     column->setSpacing(4);
     column->addLayout(pictures, 1);
-    column->addWidget(head);
-    column->addWidget(pages_);
+    column->addLayout(top);
+    // No stack: that would be as high as the highest of them.
+    for (QWidget* page : pages_) {
+        column->addWidget(page);
+    }
     linkCrosshairs({response_, phase_, impedance_});
     connectLanes();
     connectStart();
     connectTune();
     connectFind();
+    connectParts();
     showPage(lanesPage);
 }
 
@@ -119,14 +134,42 @@ void NetworkStage::buildLanes() {
 }
 
 void NetworkStage::showPage(int page) {
-    pages_->setCurrentIndex(page);
     for (int i = 0; i < tabs_.size(); ++i) {
         tabs_[i]->setChecked(i == page);
+        pages_[i]->setVisible(i == page);
     }
     if (page != findPage) {
         find_->leave();
     }
     shareRoom();
+}
+
+void NetworkStage::connectParts() {
+    connect(parts_, &PartsPage::fileOffered, this, &Stage::fileOffered);
+    connect(parts_, &PartsPage::partWanted, this, [this](const QString& id) {
+        reveal(QStringLiteral("part:") + id);
+    });
+    connect(also_, &QComboBox::currentIndexChanged, this, [this] {
+        if (lastSight_) {
+            display(*lastSight_);
+        }
+    });
+}
+
+/// The states that can be drawn, kept at the one chosen where it is still there.
+void NetworkStage::offerStates(const Sight& sight) {
+    const auto states = statesOf(sight);
+    if (states.size() == also_->count() - 1) {
+        return;
+    }
+    const QSignalBlocker quiet(also_);
+    const QString chosen = also_->currentText();
+    also_->clear();
+    also_->addItem(tr("nothing more"));
+    for (const DrawnState& state : states) {
+        also_->addItem(state.words);
+    }
+    also_->setCurrentIndex(std::max(0, also_->findText(chosen)));
 }
 
 void NetworkStage::connectFind() {
@@ -263,13 +306,19 @@ void NetworkStage::display(const Sight& sight) {
     cabinet_ = cabinet->id;
     tune_->display(sight);
     find_->display(sight);
+    parts_->display(sight);
+    offerStates(sight);
+    lastSight_ = sight;
+    const auto states = statesOf(sight);
+    const int also = also_->currentIndex() - 1;
+    const DrawnState* state = also >= 0 && also < states.size() ? &states[also] : nullptr;
     evaluated_ = sight.preview ? sight.preview : sight.present;
     tellReach();
     const job::CabinetResult* result = sight.shownResult();
     least_ = result == nullptr ? std::nullopt : result->leastImpedance;
-    response_->display(responsePicture(sight));
+    response_->display(responsePicture(sight, state));
     phase_->display(phasePicture(sight));
-    impedance_->display(impedancePicture(sight));
+    impedance_->display(impedancePicture(sight, state));
     // While a part is bypassed its tile stays where it is, under the finger.
     const bool held = sight.preview && sight.wholePreview;
     const bool wholeOther =
@@ -292,9 +341,9 @@ void NetworkStage::shareRoom() {
     // A page that is a picture itself shares the height with those above; lanes take what they
     // need.
     constexpr double forChart = 0.46;
-    const bool lanes = pages_->currentIndex() == lanesPage;
-    pages_->setFixedHeight(lanes ? lanesPage_->sizeHint().height()
-                                 : static_cast<int>(forChart * height()));
+    for (QWidget* page : {static_cast<QWidget*>(find_), static_cast<QWidget*>(parts_)}) {
+        page->setFixedHeight(static_cast<int>(forChart * height()));
+    }
 }
 
 void NetworkStage::resizeEvent(QResizeEvent* event) {
@@ -315,6 +364,13 @@ void NetworkStage::reveal(const QString& figure) {
     } else if (figure == QStringLiteral("find")) {
         showPage(findPage);
         find_->begin();
+    } else if (figure == QStringLiteral("list")) {
+        showPage(partsPage);
+    } else if (figure.startsWith(QStringLiteral("also:"))) {
+        also_->setCurrentIndex(figure.mid(5).toInt());
+    } else if (figure == QStringLiteral("found")) {
+        showPage(findPage);
+        find_->beginAndShow();
     } else if (figure == QStringLiteral("parts")) {
         showPage(lanesPage);
         lanes_->focusFirst();

@@ -7,13 +7,14 @@
 class QComboBox;
 class QLabel;
 class QScrollArea;
-class QStackedWidget;
+
 class QToolButton;
 
 namespace yf::app {
 
 class FindPage;
 class LanesView;
+class PartsPage;
 class Plot;
 class StartBar;
 class TuneBar;
@@ -46,6 +47,8 @@ private:
     void connectStart();
     void connectTune();
     void connectFind();
+    void connectParts();
+    void offerStates(const Sight& sight);
     void buildLanes();
     void showPage(int page);
     void tellLoads(const Sight& sight);
@@ -58,7 +61,9 @@ private:
     StartBar* start_{};
     TuneBar* tune_{};
     FindPage* find_{};
-    QStackedWidget* pages_{};
+    PartsPage* parts_{};
+    QComboBox* also_{};
+    QList<QWidget*> pages_;
     QWidget* lanesPage_{};
     QList<QToolButton*> tabs_;
     BandBars bands_;
@@ -69,6 +74,7 @@ private:
     QLabel* reach_{};
     std::string chosen_; ///< the part whose reach is told
     std::shared_ptr<const Evaluated> evaluated_;
+    std::optional<Sight> lastSight_;
 };
 
 } // namespace yf::app

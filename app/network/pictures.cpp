@@ -5,10 +5,13 @@
 #include "app/plots/curves.h"
 #include "app/plots/house_scale.h"
 #include "app/widgets/words.h"
+#include "core/network/tolerance.h"
 #include "core/report/line.h"
 
 #include <QLocale>
 #include <QSet>
+
+#include <algorithm>
 
 namespace yf::app {
 
@@ -129,7 +132,93 @@ Picture blank(const Sight& sight, PlotKind kind) {
 
 } // namespace
 
-Picture responsePicture(const Sight& sight) {
+QVector<DrawnState> statesOf(const Sight& sight) {
+    using Kind = network::WhatIf::Kind;
+    QVector<DrawnState> all{
+        {NetworkStage::tr("parts' tolerances"), {}},
+        {NetworkStage::tr("voice coils hot"),
+         network::WhatIf{Kind::hotCoils, network::hotShare, {}}},
+        {NetworkStage::tr("a tube amplifier, %1 Ω").arg(network::tubeResistance),
+         network::WhatIf{Kind::sourceResistance, network::tubeResistance, {}}}};
+    if (const job::Cabinet* cabinet = sight.shownCabinet()) {
+        QSet<QString> told;
+        for (const network::DriverEnd& end : network::driverEnds(cabinet->circuit)) {
+            const job::Driver* driver = job::findDriver(sight.shown().job, end.driver);
+            const QString name = words(driver == nullptr ? end.driver : driver->name);
+            if (told.contains(name)) {
+                continue;
+            }
+            told << name;
+            all.push_back({NetworkStage::tr("%1 unplugged").arg(name),
+                           network::WhatIf{Kind::driverOpen, 0.0, end.driver}});
+            all.push_back({NetworkStage::tr("%1 shorted").arg(name),
+                           network::WhatIf{Kind::driverShorted, 0.0, end.driver}});
+        }
+    }
+    return all;
+}
+
+namespace {
+
+const job::AssembledCabinet* curvesOf(const Sight& sight) {
+    const auto& cabinets = sight.shown().job.cabinets;
+    const auto found = std::ranges::find(cabinets, sight.cabinet, &job::Cabinet::id);
+    const auto& made = sight.shown().assembly->cabinets;
+    const auto index = static_cast<std::size_t>(found - cabinets.begin());
+    return index < made.size() && made[index].loads ? &made[index] : nullptr;
+}
+
+Stroke thin() {
+    Stroke stroke = theme().sum;
+    stroke.width = 1.0;
+    stroke.pattern = {6.0, 2.0, 1.0, 2.0};
+    return stroke;
+}
+
+/// A state's sum or load as one thin curve.
+void addState(const Sight& sight, const DrawnState& also, Shown shown, Picture& picture) {
+    const job::AssembledCabinet* curves = curvesOf(sight);
+    if (curves == nullptr || !also.state) {
+        return;
+    }
+    const auto other =
+        network::whatIf(sight.shownCabinet()->circuit, curves->loads->loads(), *also.state);
+    if (!other) {
+        return;
+    }
+    const auto& values = shown == Shown::level ? other->sum : other->impedance;
+    if (!values.empty()) {
+        picture.traces.push_back(
+            traceOf({QStringLiteral("also"), also.words}, thin(), other->axis, values, shown));
+    }
+}
+
+/// What the parts' tolerances can make of the sum, to first order, as a veil about it.
+void addTolerances(const Sight& sight, const DrawnState& also, Picture& picture) {
+    const job::AssembledCabinet* curves = curvesOf(sight);
+    const job::CabinetResult* result = sight.shownResult();
+    if (curves == nullptr || result == nullptr || also.state) {
+        return;
+    }
+    const auto spread = network::tolerance(sight.shownCabinet()->circuit, *curves->loads, {});
+    const auto sum = std::ranges::find(picture.traces, QStringLiteral("sum"), &Trace::id);
+    if (!spread || sum == picture.traces.end() ||
+        static_cast<std::size_t>(sum->values.size()) != spread->worstCases.size()) {
+        return;
+    }
+    Veil veil{.trace = QStringLiteral("sum"), .colour = theme().sum.colour};
+    for (qsizetype k = 0; k < sum->values.size(); ++k) {
+        const double off = spread->worstCases[static_cast<std::size_t>(k)];
+        veil.frequencies << sum->frequencies[k];
+        veil.low << sum->values[k] - off;
+        veil.high << sum->values[k] + off;
+    }
+    picture.veils.push_back(std::move(veil));
+}
+
+} // namespace
+
+Picture responsePicture(const Sight& sight, const DrawnState* also) {
     const job::CabinetResult* result = sight.shownResult();
     Picture picture = blank(sight, PlotKind::level);
     if (result == nullptr || result->sum.empty()) {
@@ -147,6 +236,10 @@ Picture responsePicture(const Sight& sight) {
                         Shown::level);
     sum.trusted = trustOf(result->trusted);
     picture.traces.push_back(std::move(sum));
+    if (also != nullptr) {
+        addState(sight, *also, Shown::level, picture);
+        addTolerances(sight, *also, picture);
+    }
     if (result->corridor) {
         const job::Target& target = sight.shownCabinet()->target;
         picture.corridor = Corridor{target.from,
@@ -173,7 +266,7 @@ Picture phasePicture(const Sight& sight) {
     return picture;
 }
 
-Picture impedancePicture(const Sight& sight) {
+Picture impedancePicture(const Sight& sight, const DrawnState* also) {
     const job::CabinetResult* result = sight.shownResult();
     Picture picture = blank(sight, PlotKind::impedance);
     if (result == nullptr || result->impedance.empty()) {
@@ -185,6 +278,9 @@ Picture impedancePicture(const Sight& sight) {
                               result->axis,
                               result->impedance,
                               Shown::modulus)};
+    if (also != nullptr) {
+        addState(sight, *also, Shown::modulus, picture);
+    }
     if (result->leastImpedance) {
         picture.mark = Mark{result->leastImpedance->frequency,
                             result->leastImpedance->ohms,

@@ -63,6 +63,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     leave_ = new QPushButton(tr("Leave them"), this);
     leave_->setObjectName(QStringLiteral("tune_leave"));
     told_ = stillLabel(this, QStringLiteral("tune_told"));
+    told_->parentWidget()->hide();
     auto* controls = new QWidget(this);
     auto* row = new FlowLayout(controls);
     row->setContentsMargins(0, 0, 0, 0);

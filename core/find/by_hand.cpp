@@ -76,6 +76,9 @@ Book bookFor(const Plan& plan, network::ESeries series) {
         }
         appendTo(book.box, shape);
         book.sections.push_back(section(shape, values, ends[q], wireOf(rankOf(q, ends.size()))));
+        if (const network::Section* way = network::waySection(plan.base.circuit, q)) {
+            book.sections.back().name = way->name;
+        }
         book.shapes.push_back(shape);
     }
     return book;

@@ -3,6 +3,7 @@
 
 #include "core/base/parallel.h"
 #include "core/find/start.h"
+#include "core/network/ladder_edit.h"
 
 #include <algorithm>
 #include <atomic>
@@ -95,6 +96,7 @@ struct Finder::State {
     tune::Problem coarse;
     tune::Problem fine;
     std::vector<network::DriverEnd> ends;
+    std::vector<std::string> names; ///< of the ways, may be empty
     std::vector<Way> ways;
     std::size_t perPair{}; ///< frequencies that each crossing is started from
     std::size_t whole{};
@@ -119,6 +121,10 @@ struct Finder::State {
     explicit State(Plan p)
         : plan(std::move(p)), coarse(thinned(plan.base, coarsePoints)),
           fine(thinned(plan.base, finePoints)), ends(network::driverEnds(plan.base.circuit)) {
+        for (std::size_t q = 0; q < ends.size(); ++q) {
+            const network::Section* way = network::waySection(plan.base.circuit, q);
+            names.push_back(way == nullptr ? std::string() : way->name);
+        }
         for (std::size_t q = 0; q + 1 < ends.size() && q < plan.crossings.size(); ++q) {
             const tune::Crossing crossing{q, plan.crossings[q].from, plan.crossings[q].to};
             plan.base.goal.crossings.push_back(crossing);
@@ -322,6 +328,7 @@ struct Finder::State {
             network::DriverEnd end = ends[q];
             end.polarity = q > 0 && (c.turned >> (q - 1) & 1U) != 0U ? -1 : 1;
             sections.push_back(section(shape(c, q), values, end, wireOf(ways[q].rank)));
+            sections.back().name = names[q];
         }
         return assembled(plan.base.circuit.source, std::move(sections));
     }

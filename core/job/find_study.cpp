@@ -13,8 +13,8 @@ namespace yf::job {
 
 namespace {
 
-/// Ends of ways that stand side by side at the amplifier, or what is in the way of that.
-Result<std::vector<network::DriverEnd>> endsOf(const network::Circuit& circuit) {
+/// Ways without parts that stand side by side at the amplifier, or what is in the way of that.
+Result<std::vector<network::Section>> waysOf(const network::Circuit& circuit) {
     const network::Section* top = circuit.tree();
     const auto* ways = top == nullptr ? nullptr : std::get_if<network::Ways>(&top->end);
     if (ways == nullptr || ways->sections.size() < 2 || !top->ladder.empty() ||
@@ -23,7 +23,7 @@ Result<std::vector<network::DriverEnd>> endsOf(const network::Circuit& circuit) 
                      "its ways do not stand side by side at the amplifier",
                      "the search is for two and more ways in parallel"};
     }
-    std::vector<network::DriverEnd> ends;
+    std::vector<network::Section> all;
     for (const network::Section& section : ways->sections) {
         const auto* end = std::get_if<network::DriverEnd>(&section.end);
         if (end == nullptr) {
@@ -31,9 +31,11 @@ Result<std::vector<network::DriverEnd>> endsOf(const network::Circuit& circuit) 
                          "a way branches into several drivers",
                          "the search is for one kind of driver on each way"};
         }
-        ends.push_back(*end);
+        network::Section& way =
+            all.emplace_back(network::Section{.name = section.name, .ladder = {}, .end = *end});
+        std::get<network::DriverEnd>(way.end).polarity = 1;
     }
-    return ends;
+    return all;
 }
 
 std::optional<DriverBand> bandOf(const Job& job, const std::string& id, const Assembly& assembly) {
@@ -101,16 +103,11 @@ Result<Job> withCabinet(const Job& job,
 
 Result<find::Plan>
 findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const FindWish& wish) {
-    YF_TRY(ends, endsOf(cabinet.circuit));
+    YF_TRY(sections, waysOf(cabinet.circuit));
     // The target and what is known of the drivers are those of tuning; the parts are not.
     Cabinet bare = cabinet;
-    network::Ways ways;
-    for (const network::DriverEnd& end : ends) {
-        network::Section way{.end = end};
-        std::get<network::DriverEnd>(way.end).polarity = 1;
-        ways.sections.push_back(std::move(way));
-    }
-    bare.circuit.body = network::Section{.end = std::move(ways)};
+    bare.circuit.body = network::Section{.end = network::Ways{.sections = std::move(sections)}};
+    const auto ends = network::driverEnds(bare.circuit);
     bare.circuit.couplings.clear();
     YF_TRY(problem, goalProblem(job, bare, assembly, wish.floor));
     find::Plan plan{.base = std::move(problem),
