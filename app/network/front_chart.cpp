@@ -66,8 +66,10 @@ FrontChart::FrontChart(QWidget* parent) : QWidget(parent) {
 }
 
 void FrontChart::display(Shown shown) {
+    if (!(shown.networks == shown_.networks)) {
+        under_ = -1;
+    }
     shown_ = std::move(shown);
-    under_ = -1;
     fitAxes();
     QString said = tr("%1 networks").arg(shown_.networks.size());
     if (shown_.chosen >= 0) {

@@ -13,25 +13,6 @@ namespace {
 
 constexpr int order = 4;
 
-/// Mean level of a driver's own curve over the band where its way is to work, dB.
-double levelOf(const Plan& plan, std::size_t way, std::size_t ways) {
-    const tune::Goal& goal = plan.base.goal;
-    const auto middle = [&](std::size_t pair) {
-        return std::sqrt(plan.crossings[pair].from * plan.crossings[pair].to);
-    };
-    double sum = 0.0;
-    int points = 0;
-    for (std::size_t k = 0; k < goal.axis.size(); ++k) {
-        const bool inside = goal.inBand[k] && (way == 0 || goal.axis[k] >= middle(way - 1)) &&
-                            (way + 1 == ways || goal.axis[k] <= middle(way));
-        if (inside) {
-            sum += quantity::decibels(plan.base.factors[way][k]) - goal.target[k];
-            ++points;
-        }
-    }
-    return points > 0 ? sum / points : 0.0;
-}
-
 struct Book {
     std::vector<network::Section> sections;
     std::vector<Shape> shapes;
@@ -44,7 +25,7 @@ Book bookFor(const Plan& plan, network::ESeries series) {
     std::vector<double> levels;
     double least = std::numeric_limits<double>::infinity();
     for (std::size_t q = 0; q < ends.size(); ++q) {
-        levels.push_back(levelOf(plan, q, ends.size()));
+        levels.push_back(ownLevel(plan.base, plan.crossings, q));
         least = std::min(least, levels.back());
     }
     Book book;

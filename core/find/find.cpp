@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/find/find.h"
 
+#include "core/find/start.h"
 #include "core/text/nearest.h"
 
 #include <algorithm>
@@ -206,6 +207,7 @@ Result<Plan> planOf(const FindRequest& r) {
     }
     if (r.fxBands) {
         plan.crossings = r.fxBands->list;
+        keepLevel(plan.base, plan.crossings);
         return plan;
     }
     const network::Loads& loads = plan.base.loads.loads();
@@ -220,6 +222,7 @@ Result<Plan> planOf(const FindRequest& r) {
         }
         plan.crossings.push_back(*band);
     }
+    keepLevel(plan.base, plan.crossings);
     return plan;
 }
 

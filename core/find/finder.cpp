@@ -131,6 +131,11 @@ struct Finder::State {
             coarse.goal.crossings.push_back(crossing);
             fine.goal.crossings.push_back(crossing);
         }
+        // What is told of a network before it is verified is to be what it comes to within floor
+        // and limits.
+        constexpr double harder = 4.0;
+        fine.goal.floorFactor *= harder;
+        fine.goal.limitFactor *= harder;
         perPair = ends.size() == 2 ? 3 : 2;
         whole = 1U << (ends.size() - 1);
         for (std::size_t q = 0; q < ends.size(); ++q) {

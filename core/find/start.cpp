@@ -66,6 +66,38 @@ Start startOf(const network::Load& load, const curve::Axis& axis, const Slope& s
 
 } // namespace
 
+double ownLevel(const tune::Problem& problem,
+                const std::vector<curve::Range>& crossings,
+                std::size_t way) {
+    const tune::Goal& goal = problem.goal;
+    const auto middle = [&](std::size_t pair) {
+        return std::sqrt(crossings[pair].from * crossings[pair].to);
+    };
+    double sum = 0.0;
+    int points = 0;
+    for (std::size_t k = 0; k < goal.axis.size(); ++k) {
+        const bool inside = goal.inBand[k] && (way == 0 || goal.axis[k] >= middle(way - 1)) &&
+                            (way == crossings.size() || goal.axis[k] <= middle(way));
+        if (inside) {
+            sum += quantity::decibels(problem.factors[way][k]) - goal.target[k];
+            ++points;
+        }
+    }
+    return points > 0 ? sum / points : 0.0;
+}
+
+void keepLevel(tune::Problem& problem, const std::vector<curve::Range>& crossings) {
+    if (!problem.goal.levelFree || problem.goal.leastLevel) {
+        return;
+    }
+    constexpr double mayBeLost = 2.0;
+    double least = ownLevel(problem, crossings, 0);
+    for (std::size_t way = 1; way <= crossings.size(); ++way) {
+        least = std::min(least, ownLevel(problem, crossings, way));
+    }
+    problem.goal.leastLevel = least - mayBeLost;
+}
+
 double modulusAt(const network::Load& load, const curve::Axis& axis, double f) {
     const auto next = std::ranges::lower_bound(axis, f);
     const auto k = std::min(static_cast<std::size_t>(next - axis.begin()), axis.size() - 1);

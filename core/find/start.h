@@ -13,6 +13,15 @@ namespace yf::find {
 /// Modulus of a driver's impedance next to a frequency, Ω.
 [[nodiscard]] double modulusAt(const network::Load& load, const curve::Axis& axis, double f);
 
+/// Mean level of a driver's own curve over the band where its way is to work, between the middles
+/// of its crossings, dB re the target.
+[[nodiscard]] double
+ownLevel(const tune::Problem& problem, const std::vector<curve::Range>& crossings, std::size_t way);
+
+/// What a passive network can keep: the least of those. A search may lose 2 dB of it (rule of
+/// thumb: coils and flattening take about one); a goal of its own stays.
+void keepLevel(tune::Problem& problem, const std::vector<curve::Range>& crossings);
+
 /// One way by itself, brought as near as its parts allow to a Linkwitz-Riley slope.
 struct Alone {
     Values values{};

@@ -2,6 +2,7 @@
 #include "core/job/find_study.h"
 
 #include "core/find/find.h"
+#include "core/find/start.h"
 #include "core/job/usable_band.h"
 
 #include <algorithm>
@@ -123,6 +124,7 @@ findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const
             crossingOf(job, assembly, plan.base.loads.loads(), ends[q].driver, ends[q + 1].driver));
         plan.crossings.push_back(band);
     }
+    find::keepLevel(plan.base, plan.crossings);
     return plan;
 }
 

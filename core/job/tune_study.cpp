@@ -123,6 +123,9 @@ Result<tune::Problem> tuneProblem(const Job& job,
         }
     }
     problem.starts = wish.starts;
+    // Nor may it become much quieter than it is.
+    constexpr double mayBeLost = 2.0;
+    problem.goal.leastLevel = tune::judgedGoal(problem, cabinet.circuit).level - mayBeLost;
     for (const network::Part& part : network::parts(cabinet.circuit)) {
         const auto usual = network::usualValues(part.kind);
         problem.free.push_back(!part.fixed);

@@ -53,6 +53,8 @@ struct Objective::Rows {
     std::vector<double> g;
     std::vector<double> a;    ///< Σ J·w
     std::vector<RealBlock> J; ///< of the rows being added
+    double levelE{};          ///< of a level that is too low
+    std::vector<double> levelJ;
 
     /// Takes in one kind of residual over a block; `levelled` rows have −w in the level's column.
     void take(const RealBlock& e, const RealBlock& weight, bool levelled) {
@@ -381,6 +383,26 @@ void Objective::block(std::size_t b, Rows& rows) {
     }
 }
 
+/// One row for a level that is too low: dL0/dx is Σ J·w/Σw².
+void Objective::addLevel(Rows& rows, Standing& standing) const {
+    const bool asked = goal_.levelFree && goal_.leastLevel && rows.ww > 0.0;
+    const double under = asked ? *goal_.leastLevel - standing.level : 0.0;
+    if (under <= 0.0) {
+        return;
+    }
+    standing.limitMissed = std::max(standing.limitMissed, under);
+    const double e = goal_.levelFactor * under;
+    standing.cost += e * e;
+    if (!rows.withSlope) {
+        return;
+    }
+    rows.levelE = e;
+    rows.levelJ.resize(rows.n);
+    for (std::size_t p = 0; p < rows.n; ++p) {
+        rows.levelJ[p] = -goal_.levelFactor * rows.a[p] / rows.ww;
+    }
+}
+
 Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
     set(x);
     const std::size_t n = free_.size();
@@ -403,6 +425,7 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
         standing.level = rows.we / rows.ww;
         standing.cost -= rows.we * standing.level;
     }
+    addLevel(rows, standing);
     for (const double e : rows.told) {
         const double off = e - standing.level;
         standing.squares += off * off;
@@ -418,10 +441,17 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
             if (goal_.levelFree && rows.ww > 0.0) {
                 rows.g[p] -= rows.a[p] * standing.level;
             }
+            const bool tooLow = !rows.levelJ.empty();
+            if (tooLow) {
+                rows.g[p] += rows.levelJ[p] * rows.levelE;
+            }
             for (std::size_t q = p; q < n; ++q) {
                 double& entry = rows.A[p * n + q];
                 if (goal_.levelFree && rows.ww > 0.0) {
                     entry -= rows.a[p] * rows.a[q] / rows.ww;
+                }
+                if (tooLow) {
+                    entry += rows.levelJ[p] * rows.levelJ[q];
                 }
                 rows.A[q * n + p] = entry;
             }

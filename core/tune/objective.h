@@ -45,12 +45,14 @@ struct Goal {
     bool levelFree{true};       ///< one level for the sum and the ways, found along
     double sumWeight{1.0};
     std::vector<WayGoal> ways;
-    double trackingWeight{};     ///< of the summing loss of neighbours
-    std::optional<double> floor; ///< Ω, that |Z| must not fall below
+    double trackingWeight{};          ///< of the summing loss of neighbours
+    std::optional<double> floor;      ///< Ω, that |Z| must not fall below
+    std::optional<double> leastLevel; ///< dB re the target, that a free level must not fall below
     std::vector<DriveLimit> limits;
     std::vector<Crossing> crossings;
     double floorFactor{10.0}; ///< how hard the floor and the limits push back
     double limitFactor{3.0};  ///< of crossings too
+    double levelFactor{20.0};
 };
 
 /// How a network stands to a goal.
@@ -61,7 +63,7 @@ struct Standing {
     std::size_t rows{};   ///< how many they are
     double most{};        ///< dB, greatest of them
     double floorMissed{}; ///< 20·ln(Z_floor/|Z|) at its worst
-    double limitMissed{}; ///< dB, of drives and of crossings
+    double limitMissed{}; ///< dB, of drives, of crossings and of the level
 
     [[nodiscard]] double rms() const;
 };
@@ -78,6 +80,7 @@ struct Slope {
 ///     way       w·(20 lg|P_q| − T_q − L0)       floor     20·max(0, ln(Z_floor/|Z|))
 ///     limits    max(0, 20 lg|drive| − limit)
 ///     crossing  max(0, ±20 lg|P2/P1|) outside its band
+///     level     20·max(0, least − L0)
 ///
 /// L0 enters linearly and is eliminated exactly. Source: docs/theory/tune.md.
 class Objective {
@@ -111,6 +114,7 @@ private:
 
     void set(const std::vector<double>& x);
     Standing evaluate(const std::vector<double>& x, Slope* slope);
+    void addLevel(Rows& rows, Standing& standing) const;
     void block(std::size_t block, Rows& rows);
     void setLevels(
         Frame& frame, Rows& rows, const network::Block& X, const double* target, double weight);

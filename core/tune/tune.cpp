@@ -146,7 +146,8 @@ Result<Goal> goalOf(const Network& network, const GoalRequest& r, const Axis& ax
               .levelFree = !r.targetLevel && (!r.targets || r.levelFree),
               .sumWeight = r.sumWeight,
               .trackingWeight = r.trackingWeight,
-              .floor = r.minimum};
+              .floor = r.minimum,
+              .leastLevel = r.leastLevel};
     for (const double f : axis) {
         goal.inBand.push_back(f >= r.from && f <= r.to);
         constexpr double middle = 1000.0;

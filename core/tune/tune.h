@@ -57,6 +57,7 @@ struct GoalRequest {
     double from{};
     double to{};
     std::optional<double> targetLevel;
+    std::optional<double> leastLevel;
     double tilt{};
     std::optional<std::vector<double>> targetFrequencies;
     std::optional<std::vector<double>> targets;
@@ -73,6 +74,8 @@ struct GoalRequest {
         field(self.from, q::frequency.as("from_hz", "lower end of the band"));
         field(self.to, q::frequency.as("to_hz", "upper end of the band"));
         field(self.targetLevel, q::levels.as("target_level_db", "of the sum; free unless given"));
+        field(self.leastLevel,
+              q::levels.as("min_level_db", "that a free level must not fall below"));
         field(self.tilt,
               q::Quantity{"", "tilt_db_per_octave", 1.0, "dB", -12.0, 12.0, "about 1 kHz"}.orElse(
                   0.0));

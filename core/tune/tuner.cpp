@@ -79,6 +79,7 @@ Found enforced(const Problem& problem,
         x = d.x;
         constexpr double harder = 4.0;
         goal.floorFactor *= harder;
+        goal.levelFactor *= harder;
         goal.limitFactor *= harder;
         if (goal.floor && found.impedance.ohms < floorSlack * *problem.goal.floor) {
             // What lies between the points is lower than the points say.
@@ -89,6 +90,9 @@ Found enforced(const Problem& problem,
             for (double& most : limit.most) {
                 most -= limitSlack;
             }
+        }
+        if (goal.leastLevel) {
+            *goal.leastLevel += limitSlack / 2.0;
         }
         for (Crossing& crossing : goal.crossings) {
             crossing.margin += limitSlack;
@@ -157,6 +161,12 @@ bool isBetter(const Found& a, const Found& b) {
         return a.allowed;
     }
     return a.standing.cost < b.standing.cost;
+}
+
+Standing judgedGoal(const Problem& problem, const network::Circuit& circuit) {
+    const std::vector<bool> free(network::parts(circuit).size(), true);
+    Objective objective(circuit, problem.loads, problem.factors, free, problem.goal);
+    return objective.value(objective.start());
 }
 
 Found judged(const Problem& problem, const network::Circuit& circuit) {

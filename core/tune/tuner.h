@@ -62,6 +62,9 @@ shaken(const std::vector<double>& x, int index, std::uint64_t seed);
 /// The circuit with its free parts at x = ln(value), losses following.
 [[nodiscard]] network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x);
 
+/// How a circuit stands to the goal, its impedance between the points not being looked at.
+[[nodiscard]] Standing judgedGoal(const Problem& problem, const network::Circuit& circuit);
+
 /// How a circuit stands as it is.
 [[nodiscard]] Found judged(const Problem& problem, const network::Circuit& circuit);
 

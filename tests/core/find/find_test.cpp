@@ -173,6 +173,13 @@ TEST(Find, neverOffersWhatBreaksFloorLimitsOrCrossings) {
             }
         }
     }
+    // No more than 2 dB of what the less sensitive driver gives by itself is lost.
+    const auto plan = *find::planOf(request);
+    double own = find::ownLevel(plan.base, plan.crossings, 0);
+    own = std::min(own, find::ownLevel(plan.base, plan.crossings, 1));
+    for (const find::Point& point : front) {
+        EXPECT_GE(tune::judgedGoal(plan.base, point.found.circuit).level, own - 2.02);
+    }
     // No network of the front is beaten by another one.
     for (const find::Point& a : front) {
         for (const find::Point& b : front) {

@@ -45,14 +45,14 @@ TEST(JobFind, theDemoHasBetterThanTheBook) {
 TEST(JobFind, aNetworkIsTakenAndTheFrontStaysInTheJob) {
     const Stage stage;
     // Few parts: quick.
-    const auto plan = stage.plan("left", {.series = {}, .highestOrder = 2, .maxParts = 8});
+    const auto plan = stage.plan("left", {.series = {}, .highestOrder = 3, .maxParts = 9});
     ASSERT_TRUE(plan.ok());
     find::Finder finder(*plan);
     ASSERT_TRUE(finder.run({}));
     ASSERT_FALSE(finder.front().empty());
     job::FoundFront front{.byHand = job::keptNetwork(find::byHand(*plan)), .floor = 3.2};
     for (const find::Point& point : finder.front()) {
-        EXPECT_LE(point.parts, 8);
+        EXPECT_LE(point.parts, 9);
         front.networks.push_back(job::keptNetwork(point));
     }
     const job::Job kept = edited(stage.job, job::keepFront("left", front));

@@ -35,8 +35,8 @@ TEST(GroupDelay, followsTheClosedFormOfALowPassBehindItsFlight) {
         }
         const double w = twoPi * axis[k];
         const double w0 = twoPi * f0;
-        const double exact = (w0 / Q) * (w0 * w0 + w * w) /
-                             (std::pow(w0 * w0 - w * w, 2) + std::pow(w0 * w / Q, 2));
+        const double exact =
+            (w0 / Q) * (w0 * w0 + w * w) / (std::pow(w0 * w0 - w * w, 2) + std::pow(w0 * w / Q, 2));
         EXPECT_NEAR(delays[k], flight + exact, 0.02 * exact + 6e-6) << axis[k];
     }
     // Half a degree of noise at every point: differences of neighbours would swing by tenths of a

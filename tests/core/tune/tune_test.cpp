@@ -74,6 +74,8 @@ TEST(Objective, slopesAreThoseOfDifferences) {
         }
         if (!levelFree) {
             goal.targetLevel = -1.0;
+        } else {
+            goal.leastLevel = 3.0; // louder than it is, so that it pulls
         }
         const tune::Problem p = problem(networkFrom(twoWay), goal);
         tune::Objective o = objective(p);
