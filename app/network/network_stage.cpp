@@ -234,26 +234,26 @@ QString NetworkStage::state(const Sight& sight) const {
 }
 
 void NetworkStage::tellLoads(const Sight& sight) {
-    // The book's starts are for two ways; elsewhere the bar would promise what it cannot do.
-    const bool twoWays = network::driverEnds(sight.shownCabinet()->circuit).size() == 2;
-    start_->setVisible(twoWays);
-    if (!twoWays) {
+    // Of one way, or of more than five, the book has nothing: the bar would promise what it can't
+    // do.
+    const auto ways = network::driverEnds(sight.shownCabinet()->circuit).size();
+    constexpr std::size_t most = 5;
+    start_->setVisible(ways >= 2 && ways <= most);
+    if (ways < 2 || ways > most) {
         return;
     }
+    start_->setWays(static_cast<int>(ways));
     if (bands_.update(sight.present->job, *sight.shownCabinet())) {
         QStringList why;
         for (const BandBar& bar : bands_.bars()) {
             why << tr("%1 works well %2").arg(bar.name, bar.words);
         }
-        constexpr qsizetype both = 2;
-        start_->offerBand(bands_.join(),
-                          why.size() == both ? why.join(QStringLiteral(".\n")) : QString());
+        start_->offerBands(bands_.joins(),
+                           why.size() == static_cast<qsizetype>(ways)
+                               ? why.join(QStringLiteral(".\n"))
+                               : QString());
     }
-    const auto& cabinets = sight.shown().job.cabinets;
-    const auto index = static_cast<std::size_t>(
-        std::ranges::find(cabinets, cabinet_, &job::Cabinet::id) - cabinets.begin());
-    const auto loads =
-        job::loadsAtCrossover(sight.shown().assembly->cabinets[index], start_->start().fx);
+    const auto loads = job::bookLoads(sight.shown().job, *sight.shownCabinet(), start_->start());
     if (!loads) {
         start_->tellLoads(spoken(text::sentence(loads.error())));
         return;

@@ -13,6 +13,8 @@
 #include <QPushButton>
 #include <QToolButton>
 
+#include <algorithm>
+
 namespace yf::app {
 
 StartBar::StartBar(QWidget* parent) : QWidget(parent) {
@@ -31,10 +33,6 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
                           QStringLiteral("Bessel"),
                           QStringLiteral("Chebyshev")});
     alignment_->setCurrentIndex(static_cast<int>(usual.alignment));
-    fx_ = new QuantityField(quantity::fx, text::Unit::hertz, this);
-    fx_->setObjectName(QStringLiteral("start_fx"));
-    fx_->setValue(usual.fx);
-    fx_->setFixedWidth(84);
     flatten_ = new QCheckBox(tr("flatten impedance"), this);
     flatten_->setObjectName(QStringLiteral("start_flatten"));
     flatten_->setToolTip(tr("A resistor and a capacitor across each driver whose impedance rises, "
@@ -52,10 +50,12 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     offer_->setObjectName(QStringLiteral("start_offer"));
     offer_->setVisible(false);
     connect(offer_, &QToolButton::clicked, this, [this] {
-        if (offered_ > 0.0) {
-            fx_->setValue(offered_);
-            propose();
+        for (std::size_t pair = 0; pair < offered_.size(); ++pair) {
+            if (offered_[pair]) {
+                fx_[static_cast<qsizetype>(pair)]->setValue(offered_[pair]->middle);
+            }
         }
+        propose();
     });
     loads_ = new QLabel(this);
     loads_->setObjectName(QStringLiteral("start_loads"));
@@ -70,9 +70,13 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     row->addWidget(order_);
     row->addWidget(alignment_);
     auto* at = new QLabel(tr("at"), this);
-    at->setBuddy(fx_);
     row->addWidget(at);
-    row->addWidget(fx_);
+    constexpr int mostPairs = 4;
+    for (int pair = 0; pair < mostPairs; ++pair) {
+        fx_ << addFrequency(pair);
+        row->addWidget(fx_.back());
+    }
+    at->setBuddy(fx_.front());
     row->addWidget(offer_);
     row->addWidget(flatten_);
     row->addWidget(pad_);
@@ -82,13 +86,6 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
 
     connect(order_, &QComboBox::activated, this, &StartBar::propose);
     connect(alignment_, &QComboBox::activated, this, &StartBar::propose);
-    connect(fx_, &QuantityField::valueChanged, this, &StartBar::propose);
-    connect(fx_, &QuantityField::problemChanged, this, [this](const QString& problem) {
-        take_->setEnabled(problem.isEmpty());
-        if (!problem.isEmpty()) {
-            loads_->setText(problem);
-        }
-    });
     connect(flatten_, &QCheckBox::clicked, this, &StartBar::propose);
     connect(pad_, &QCheckBox::clicked, this, &StartBar::propose);
     connect(take_, &QPushButton::clicked, this, [this] { Q_EMIT taken(start()); });
@@ -98,10 +95,51 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     });
 }
 
+QuantityField* StartBar::addFrequency(int pair) {
+    auto* field = new QuantityField(quantity::fx, text::Unit::hertz, this);
+    field->setObjectName(pair == 0 ? QStringLiteral("start_fx")
+                                   : QStringLiteral("start_fx_%1").arg(pair + 1));
+    field->setAccessibleName(tr("Crossover %1 from below").arg(pair + 1));
+    field->setFixedWidth(84);
+    field->setVisible(pair == 0);
+    field->setValue(job::Start{}.fx);
+    connect(field, &QuantityField::valueChanged, this, &StartBar::propose);
+    connect(field, &QuantityField::problemChanged, this, [this](const QString& problem) {
+        take_->setEnabled(problem.isEmpty());
+        if (!problem.isEmpty()) {
+            loads_->setText(problem);
+        }
+    });
+    return field;
+}
+
+void StartBar::setWays(int ways) {
+    if (ways == ways_) {
+        return;
+    }
+    ways_ = ways;
+    // Customary places to begin with; the drivers' own bands are one click away.
+    static constexpr double customary[][4] = {
+        {2500.0}, {400.0, 3000.0}, {120.0, 600.0, 3500.0}, {80.0, 300.0, 1200.0, 5000.0}};
+    const int pairs = std::clamp(ways - 1, 1, static_cast<int>(fx_.size()));
+    for (int pair = 0; pair < fx_.size(); ++pair) {
+        fx_[pair]->setVisible(pair < pairs);
+        if (pair < pairs) {
+            fx_[pair]->setValue(customary[pairs - 1][pair]);
+        }
+    }
+    layout()->invalidate();
+}
+
 job::Start StartBar::start() const {
+    std::vector<double> upper;
+    for (int pair = 1; pair + 1 < ways_ && pair < fx_.size(); ++pair) {
+        upper.push_back(fx_[pair]->value());
+    }
     return {.alignment = static_cast<network::Alignment>(alignment_->currentIndex()),
             .order = order_->currentIndex() + 1,
-            .fx = fx_->value(),
+            .fx = fx_.front()->value(),
+            .upper = upper,
             .flattenImpedance = flatten_->isChecked(),
             .padLevels = pad_->isChecked()};
 }
@@ -117,18 +155,28 @@ void StartBar::tellLoads(const QString& loads) {
         tr("|Z| of the drivers at fx, which the book's values are computed for.\n%1").arg(loads));
 }
 
-void StartBar::offerBand(const std::optional<job::JoinBand>& band, const QString& why) {
-    const double offered = band ? band->middle : 0.0;
-    const QString text = band ? tr("both well %1 to %2")
-                                    .arg(figures(text::printEngineering(band->from, "Hz", 2)),
-                                         figures(text::printEngineering(band->to, "Hz", 2)))
-                              : tr("no common band");
-    if (offered == offered_ && text == offer_->text() && why == offer_->toolTip()) {
+void StartBar::offerBands(const std::vector<std::optional<job::JoinBand>>& bands,
+                          const QString& why) {
+    const bool any = std::ranges::any_of(bands, [](const auto& band) { return band.has_value(); });
+    QString text = tr("no common band");
+    if (any && bands.size() == 1) {
+        text = tr("both well %1 to %2")
+                   .arg(figures(text::printEngineering(bands[0]->from, "Hz", 2)),
+                        figures(text::printEngineering(bands[0]->to, "Hz", 2)));
+    } else if (any) {
+        QStringList middles;
+        for (const auto& band : bands) {
+            middles << (band ? figures(text::printEngineering(band->middle, "Hz", 2))
+                             : QStringLiteral("–"));
+        }
+        text = tr("they meet at %1").arg(middles.join(QStringLiteral(", ")));
+    }
+    offered_ = bands;
+    if (text == offer_->text() && why == offer_->toolTip()) {
         return;
     }
-    offered_ = offered;
     offer_->setVisible(!why.isEmpty());
-    offer_->setEnabled(band.has_value());
+    offer_->setEnabled(any);
     offer_->setText(text);
     offer_->setToolTip(why);
     layout()->invalidate();

@@ -29,9 +29,12 @@ public:
     /// What the values are computed for ("into 8.6 and 5.4 Ω"), or why there are none.
     void tellLoads(const QString& loads);
 
-    /// Where both drivers work well; a click takes its middle. Absent: nothing to offer, `why` says
-    /// why.
-    void offerBand(const std::optional<job::JoinBand>& band, const QString& why);
+    /// One frequency for each pair of so many ways.
+    void setWays(int ways);
+
+    /// Where neighbours both work well; a click takes the middles. Absent: nothing to offer there,
+    /// `why` says why.
+    void offerBands(const std::vector<std::optional<job::JoinBand>>& bands, const QString& why);
 
     [[nodiscard]] bool proposing() const { return proposing_; }
 
@@ -49,14 +52,17 @@ private:
     bool proposing_{};
     QComboBox* order_{};
     QComboBox* alignment_{};
-    QuantityField* fx_{};
+    QuantityField* addFrequency(int pair);
+
+    QVector<QuantityField*> fx_; ///< from the lowest pair up
+    int ways_{2};
     QCheckBox* flatten_{};
     QCheckBox* pad_{};
     QPushButton* take_{};
     QPushButton* leave_{};
     QLabel* loads_{};
     QToolButton* offer_{};
-    double offered_{};
+    std::vector<std::optional<job::JoinBand>> offered_;
 };
 
 } // namespace yf::app

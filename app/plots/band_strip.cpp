@@ -101,9 +101,12 @@ bool BandBars::update(const job::Job& job, const job::Cabinet& cabinet) {
     return true;
 }
 
-std::optional<job::JoinBand> BandBars::join() const {
-    constexpr qsizetype twoWays = 2;
-    return bars_.size() == twoWays ? job::joinBand(bars_[0].band, bars_[1].band) : std::nullopt;
+std::vector<std::optional<job::JoinBand>> BandBars::joins() const {
+    std::vector<std::optional<job::JoinBand>> all;
+    for (qsizetype i = 0; i + 1 < bars_.size(); ++i) {
+        all.push_back(job::joinBand(bars_[i].band, bars_[i + 1].band));
+    }
+    return all;
 }
 
 double bandStripHeight(qsizetype bars) {

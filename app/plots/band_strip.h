@@ -29,8 +29,8 @@ public:
     /// One for each driver that enough is known of, from the lowest up.
     [[nodiscard]] const QVector<BandBar>& bars() const { return bars_; }
 
-    /// Where the drivers of a two-way both work well.
-    [[nodiscard]] std::optional<job::JoinBand> join() const;
+    /// Where neighbours both work well, one for each pair; nothing where they leave nothing.
+    [[nodiscard]] std::vector<std::optional<job::JoinBand>> joins() const;
 
 private:
     QVector<BandBar> bars_;

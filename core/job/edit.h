@@ -74,7 +74,8 @@ reverseDriver(const std::string& cabinet, std::size_t way, const std::string& dr
 struct Start {
     network::Alignment alignment{network::Alignment::linkwitzRiley};
     int order{4};
-    double fx{2500.0};
+    double fx{2500.0};         ///< Hz, of the lowest pair of ways
+    std::vector<double> upper; ///< Hz, of further pairs upwards, rising
     bool flattenImpedance{};
     bool padLevels{};
 
@@ -84,10 +85,17 @@ struct Start {
 [[nodiscard]] Edit startNetwork(const std::string& cabinet, const Start& start);
 
 /// The same as a value: the circuit for a job's drivers. Each way is computed for |Z| of its driver
-/// at fx, with the impedance as flattened where that is asked; the pad brings the louder way down
-/// to the quieter one by the mean levels over the octave beyond fx on each one's own side.
-/// Fails: not two ways, no impedance at fx (naming driver and range), odd Linkwitz-Riley orders.
+/// at fx (a middle way: at the middle of its two), with the impedance as flattened where that is
+/// asked. Pads bring louder ways down to the quietest one by the mean levels over the octave beyond
+/// fx on each one's own side, a middle way's over its own band and with the gain that its band-pass
+/// has. Neighbours are turned over by the textbook's rule.
+/// Fails: one way, not one fx for each pair, fx that do not rise, no impedance at fx (naming driver
+/// and range), odd Linkwitz-Riley orders.
 [[nodiscard]] Result<network::Circuit>
 startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start);
+
+/// |Z| of each way's driver, Ω, where the book reads it. Fails likewise.
+[[nodiscard]] Result<std::vector<double>>
+bookLoads(const Job& job, const Cabinet& cabinet, const Start& start);
 
 } // namespace yf::job

@@ -382,21 +382,6 @@ Assembly assemble(const Job& job, const EarlierAssembly* earlier) {
     return assembly;
 }
 
-Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet, double fx) {
-    if (!cabinet.hasImpedances) {
-        return Error{"",
-                     cabinet.missing.empty() ? "There is no impedance yet."
-                                             : cabinet.missing.front(),
-                     ""};
-    }
-    YF_TRY(loads, cabinet.impedances({fx}));
-    std::vector<double> moduli;
-    for (const network::Load& load : loads.drivers) {
-        moduli.push_back(std::abs(load.impedance.front()));
-    }
-    return moduli;
-}
-
 bool sameMeasurements(const Job& before, const Job& after) {
     if (before.drivers != after.drivers || before.takes.size() != after.takes.size() ||
         before.cabinets.size() != after.cabinets.size()) {

@@ -51,11 +51,6 @@ struct EarlierAssembly {
 
 [[nodiscard]] Assembly assemble(const Job& job, const EarlierAssembly* earlier = nullptr);
 
-/// What a start from the book works into: |Z| of each driver of the cabinet at fx, in the order of
-/// its network. Fails with what is missing, or naming the range of the data.
-[[nodiscard]] Result<std::vector<double>> loadsAtCrossover(const AssembledCabinet& cabinet,
-                                                           double fx);
-
 /// Whether an assembly made for `before` still serves `after`: the same drivers, takes in use,
 /// networks' driver names and drivers with a box.
 [[nodiscard]] bool sameMeasurements(const Job& before, const Job& after);

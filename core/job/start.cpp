@@ -6,6 +6,7 @@
 #include "core/network/zobel.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace yf::job {
@@ -23,19 +24,51 @@ constexpr double flattenTo = 4.0;
 /// A pad of less than this is not worth two resistors.
 constexpr double leastPad = 0.5;
 
-struct Pair {
-    const Driver* low{};
-    const Driver* high{};
+/// The drivers of a network's ways, low to high; each on its own way.
+Result<std::vector<network::DriverEnd>> endsOf(const Cabinet& cabinet, const Start& start) {
+    const auto ends = network::driverEnds(cabinet.circuit);
+    if (ends.size() < 2) {
+        return Error{"network", "one way", "a start from the book is for two ways and more"};
+    }
+    if (start.upper.size() + 2 != ends.size()) {
+        return Error{"upper",
+                     std::to_string(start.upper.size() + 1) + " crossovers given",
+                     "must be one for each pair of neighbours, " + std::to_string(ends.size() - 1)};
+    }
+    double below = start.fx;
+    for (const double fx : start.upper) {
+        if (fx <= below) {
+            return Error{"upper",
+                         text::printEngineering(fx, "Hz") + " given",
+                         "must be above the crossover below it, " +
+                             text::printEngineering(below, "Hz")};
+        }
+        below = fx;
+    }
+    return ends;
+}
+
+/// Where a way works between its crossovers; absent at the ends.
+struct Between {
+    std::optional<double> low;
+    std::optional<double> high;
+
+    /// Where the book's resistance is read.
+    [[nodiscard]] double about() const {
+        return low && high ? std::sqrt(*low * *high) : low.value_or(high.value_or(0.0));
+    }
 };
 
-Result<Pair> pairOf(const Job& job, const Cabinet& cabinet) {
-    const auto ends = network::driverEnds(cabinet.circuit);
-    if (ends.size() != 2) {
-        return Error{"network",
-                     std::to_string(ends.size()) + " ways",
-                     "a start from the book is for two ways; change this network part by part"};
+Between betweenOf(const Start& start, std::size_t way) {
+    const auto fx = [&](std::size_t pair) { return pair == 0 ? start.fx : start.upper[pair - 1]; };
+    Between between;
+    if (way > 0) {
+        between.low = fx(way - 1);
     }
-    return Pair{findDriver(job, ends[0].driver), findDriver(job, ends[1].driver)};
+    if (way <= start.upper.size()) {
+        between.high = fx(way);
+    }
+    return between;
 }
 
 Result<const curve::Curve*> impedanceOf(const Job& job, const Driver& driver) {
@@ -72,16 +105,18 @@ bool worthwhile(const network::Zobel& zobel) {
 }
 
 /// |Z| at fx, or the resistance that the driver shows with a Zobel across it.
-Result<FlattenedLoad> loadOf(const Job& job, const Driver& driver, const Start& start) {
-    YF_TRY(modulus, modulusAt(job, driver, start.fx));
+Result<FlattenedLoad>
+loadOf(const Job& job, const Driver& driver, const Start& start, const Between& between) {
+    YF_TRY(modulus, modulusAt(job, driver, between.about()));
     if (!start.flattenImpedance) {
         return FlattenedLoad{modulus, std::nullopt};
     }
     YF_TRY(curve, impedanceOf(job, driver));
     const curve::Range extent = curve->extent();
-    const curve::Axis axis = curve::within(curve::designAxis(),
-                                           std::max(flattenFrom * start.fx, extent.from),
-                                           std::min(flattenTo * start.fx, extent.to));
+    const curve::Axis axis =
+        curve::within(curve::designAxis(),
+                      std::max(flattenFrom * between.about(), extent.from),
+                      std::min(flattenTo * between.high.value_or(between.about()), extent.to));
     YF_TRY(Z, curve::interpolate(*curve, axis));
     const double target = std::abs(
         *std::ranges::min_element(Z, {}, [](const curve::Complex& z) { return std::abs(z); }));
@@ -141,8 +176,10 @@ void nameBare(network::OnePort& port) {
     }
 }
 
-Section
-waySection(const std::string& name, const Driver& driver, std::vector<Slot> ladder, int polarity) {
+Section waySection(const std::string& name,
+                   const network::DriverEnd& end,
+                   std::vector<Slot> ladder,
+                   int polarity) {
     for (Slot& slot : ladder) {
         if (auto* series = std::get_if<network::SeriesSlot>(&slot)) {
             nameBare(series->port);
@@ -153,8 +190,78 @@ waySection(const std::string& name, const Driver& driver, std::vector<Slot> ladd
     Section section;
     section.name = name;
     section.ladder = std::move(ladder);
-    section.end = network::DriverEnd{.driver = driver.id, .polarity = polarity};
+    network::DriverEnd own = end;
+    own.polarity = polarity;
+    section.end = own;
     return section;
+}
+
+/// The filters' parts get the first numbers of their kinds, from the lowest way up; what flattens
+/// and pads comes after them.
+void numberFilter(std::vector<Slot>& ladder, std::array<int, 3>& count) {
+    for (Slot& slot : ladder) {
+        auto* series = std::get_if<network::SeriesSlot>(&slot);
+        network::OnePort& port =
+            series != nullptr ? series->port : std::get<network::ShuntSlot>(slot).port;
+        network::Part& part = *port.part();
+        part.id = network::letter(part.kind) +
+                  std::to_string(++count[static_cast<std::size_t>(part.kind)]);
+    }
+}
+
+/// One way out of the book, and the gain that a band-pass has, dB.
+struct BookWay {
+    std::vector<Slot> ladder;
+    double gain{};
+};
+
+Result<BookWay> bookWay(const Start& start, const Between& between, double load) {
+    network::TextbookRequest request{.kind = between.low && between.high
+                                                 ? network::TextbookKind::bandPass
+                                             : between.low ? network::TextbookKind::highPass
+                                                           : network::TextbookKind::lowPass,
+                                     .alignment = start.alignment,
+                                     .order = start.order};
+    if (between.low && between.high) {
+        request.fxLow = between.low;
+        request.fxHigh = between.high;
+    } else {
+        request.fx = between.about();
+    }
+    request.load = load;
+    YF_TRY(book, network::textbook(request));
+    const Section& top = *book.network.circuit.tree();
+    const auto* ways = std::get_if<network::Ways>(&top.end);
+    return BookWay{ways == nullptr ? top.ladder : ways->sections.front().ladder,
+                   book.bandGain.value_or(0.0)};
+}
+
+/// Whether the book turns the upper one of two neighbours over.
+Result<bool> turnsOver(const Start& start) {
+    YF_TRY(book,
+           network::textbook({.kind = network::TextbookKind::twoWay,
+                              .alignment = start.alignment,
+                              .order = start.order,
+                              .fx = start.fx}));
+    return book.polarities[0] != book.polarities[1];
+}
+
+std::string wayName(std::size_t way, std::size_t ways) {
+    if (way == 0) {
+        return "low";
+    }
+    if (way + 1 == ways) {
+        return "high";
+    }
+    constexpr std::size_t three = 3;
+    return ways == three ? "mid" : "mid " + std::to_string(way);
+}
+
+/// A way's mean level where it is to work, dB.
+Result<double> levelOf(const Job& job, const Driver& driver, const Between& between) {
+    const double from = between.low.value_or(between.about() / 2.0);
+    const double to = between.high.value_or(2.0 * between.about());
+    return levelBeside(job, driver, from, to);
 }
 
 } // namespace
@@ -164,50 +271,72 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
         return Error{
             "order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};
     }
-    YF_TRY(pair, pairOf(job, cabinet));
-    YF_TRY(low, loadOf(job, *pair.low, start));
-    YF_TRY(high, loadOf(job, *pair.high, start));
-    network::TextbookRequest request{.kind = network::TextbookKind::twoWay,
-                                     .alignment = start.alignment,
-                                     .order = start.order,
-                                     .fx = start.fx};
-    request.lowLoad = low.load;
-    request.highLoad = high.load;
-    YF_TRY(book, network::textbook(request));
-    const auto& ways = std::get<network::Ways>(book.network.circuit.tree()->end).sections;
-    std::vector<std::vector<Slot>> ladders{ways[0].ladder, ways[1].ladder};
-    // Each way numbers its parts anew below.
-    if (start.padLevels) {
-        YF_TRY(lowLevel, levelBeside(job, *pair.low, start.fx / 2.0, start.fx));
-        YF_TRY(highLevel, levelBeside(job, *pair.high, start.fx, 2.0 * start.fx));
-        const double surplus = highLevel - lowLevel;
-        if (std::abs(surplus) >= leastPad) {
-            const std::size_t louder = surplus > 0.0 ? 1 : 0;
-            YF_TRY(slots, padSlots(std::abs(surplus), louder == 1 ? high.load : low.load));
-            ladders[louder].insert(ladders[louder].end(), slots.begin(), slots.end());
+    YF_TRY(ends, endsOf(cabinet, start));
+    YF_TRY(turned, turnsOver(start));
+    std::vector<FlattenedLoad> loads;
+    std::vector<BookWay> ways;
+    std::vector<double> levels;
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        const Driver& driver = *findDriver(job, ends[q].driver);
+        const Between between = betweenOf(start, q);
+        YF_TRY(load, loadOf(job, driver, start, between));
+        load.load *= ends[q].ratio();
+        YF_TRY(way, bookWay(start, between, load.load));
+        if (start.padLevels) {
+            YF_TRY(level, levelOf(job, driver, between));
+            levels.push_back(level + way.gain);
         }
-    }
-    if (low.shunt) {
-        ladders[0].emplace_back(network::ShuntSlot{*low.shunt});
-    }
-    if (high.shunt) {
-        ladders[1].emplace_back(network::ShuntSlot{*high.shunt});
+        loads.push_back(std::move(load));
+        ways.push_back(std::move(way));
     }
     Section top;
-    top.end =
-        network::Ways{.sections = {waySection("low", *pair.low, ladders[0], book.polarities[0]),
-                                   waySection("high", *pair.high, ladders[1], book.polarities[1])}};
+    network::Ways sections;
+    std::array<int, 3> count{};
+    for (BookWay& way : ways) {
+        numberFilter(way.ladder, count);
+    }
+    int polarity = 1;
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        std::vector<Slot> ladder = ways[q].ladder;
+        if (start.padLevels) {
+            const double surplus = levels[q] - *std::ranges::min_element(levels);
+            if (surplus >= leastPad) {
+                YF_TRY(slots, padSlots(surplus, loads[q].load));
+                ladder.insert(ladder.end(), slots.begin(), slots.end());
+            }
+        }
+        if (loads[q].shunt) {
+            ladder.emplace_back(network::ShuntSlot{*loads[q].shunt});
+        }
+        polarity = q > 0 && turned ? -polarity : polarity;
+        sections.sections.push_back(
+            waySection(wayName(q, ends.size()), ends[q], std::move(ladder), polarity));
+    }
+    top.end = std::move(sections);
     Circuit circuit{.source = cabinet.circuit.source, .body = std::move(top)};
     // Reading the notation numbers the bare letters.
     return Circuit::read(circuit.write(), "network");
 }
 
+Result<std::vector<double>> bookLoads(const Job& job, const Cabinet& cabinet, const Start& start) {
+    YF_TRY(ends, endsOf(cabinet, start));
+    std::vector<double> loads;
+    for (std::size_t q = 0; q < ends.size(); ++q) {
+        YF_TRY(load, modulusAt(job, *findDriver(job, ends[q].driver), betweenOf(start, q).about()));
+        loads.push_back(load * ends[q].ratio());
+    }
+    return loads;
+}
+
 Edit startNetwork(const std::string& cabinet, const Start& start) {
     static constexpr std::string_view names[] = {
         "Butterworth", "Linkwitz-Riley", "Bessel", "Chebyshev"};
+    std::string at = text::printEngineering(start.fx, "Hz");
+    for (const double fx : start.upper) {
+        at += " and " + text::printEngineering(fx, "Hz");
+    }
     return {"Start " + std::string(network::orderName(start.order)) + "-order " +
-                std::string(names[static_cast<std::size_t>(start.alignment)]) + " at " +
-                text::printEngineering(start.fx, "Hz"),
+                std::string(names[static_cast<std::size_t>(start.alignment)]) + " at " + at,
             [cabinet, start](const Job& job) -> Result<Job> {
                 Job changed = job;
                 const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);

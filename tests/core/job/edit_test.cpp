@@ -296,7 +296,7 @@ TEST(History, aRefusedEditChangesNothing) {
 }
 
 TEST(Start, isComputedForTheDriversRealImpedance) {
-    const auto loads = job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), 2500.0);
+    const auto loads = job::bookLoads(demoJob(), demoCabinet(), {.fx = 2500.0});
     ASSERT_TRUE(loads.ok());
     const auto started = job::startedNetwork(
         demoJob(),
@@ -343,6 +343,41 @@ TEST(Start, everyChoiceGivesANetworkThatCanBeSolved) {
     }
 }
 
+// Three ways: the outer ones are the book's for |Z| at their crossovers, the middle one is a
+// band-pass at the middle of both; a way is turned over by the rule (order 2), and frequencies must
+// rise.
+TEST(Start, threeWaysAreTheBooksForEachDriver) {
+    const job::Job& job = hallJob();
+    const job::Cabinet& left = *job::findCabinet(job, "left");
+    const job::Start start{.order = 2, .fx = 450.0, .upper = {3000.0}};
+    const auto loads = job::bookLoads(job, left, start);
+    ASSERT_TRUE(loads.ok());
+    ASSERT_EQ(loads->size(), 3U);
+    const auto started = job::startedNetwork(job, left, start);
+    ASSERT_TRUE(started.ok());
+    const auto ends = network::driverEnds(*started);
+    EXPECT_EQ(ends[0].polarity, 1);
+    EXPECT_EQ(ends[1].polarity, -1);
+    EXPECT_EQ(ends[2].polarity, 1);
+    // Linkwitz-Riley of second order: L = R/(π fx), C = 1/(4π R fx).
+    const double pi = 3.14159265358979;
+    EXPECT_NEAR(network::findPart(*started, "L1")->value, (*loads)[0] / (pi * 450.0), 1e-9);
+    EXPECT_NEAR(
+        network::findPart(*started, "C1")->value, 1.0 / (4.0 * pi * (*loads)[0] * 450.0), 1e-11);
+    const auto all = network::parts(*started);
+    ASSERT_EQ(all.size(), 8U);
+    EXPECT_NEAR(all[6].value, 1.0 / (4.0 * pi * (*loads)[2] * 3000.0), 1e-11);
+    EXPECT_NEAR(all[7].value, (*loads)[2] / (pi * 3000.0), 1e-9);
+    EXPECT_TRUE(job::startedNetwork(
+                    job, left, {.order = 2, .fx = 450.0, .upper = {3000.0}, .padLevels = true})
+                    .ok());
+    for (const std::vector<double>& wrong : {std::vector<double>{}, {400.0}, {900.0, 3000.0}}) {
+        const auto refused = job::startedNetwork(job, left, {.fx = 450.0, .upper = wrong});
+        ASSERT_FALSE(refused.ok());
+        EXPECT_EQ(refused.error().subject, "upper");
+    }
+}
+
 // The pad's attenuation is what the drivers' mean levels over the octave on each one's side of fx
 // differ by; formed anew here from the takes, and read back from the two resistors.
 TEST(Start, levelPadTakesOffTheDifferenceOfTheDrivers) {
@@ -369,8 +404,7 @@ TEST(Start, levelPadTakesOffTheDifferenceOfTheDrivers) {
     // Seen R = R2 + (R3 ∥ R) solved for R; k = 1 − R2/R.
     const double R = (R2 + std::sqrt(R2 * R2 + 4.0 * R2 * R3)) / 2.0;
     EXPECT_NEAR(-quantity::decibels(1.0 - R2 / R), surplus, 1e-9);
-    EXPECT_NEAR(
-        R, job::loadsAtCrossover(job::assemble(demoJob()).cabinets.front(), fx)->back(), 1e-9);
+    EXPECT_NEAR(R, job::bookLoads(demoJob(), demoCabinet(), {.fx = fx})->back(), 1e-9);
     EXPECT_GT(surplus, 2.0);
 }
 
