@@ -8,6 +8,7 @@
 #include "app/plots/curves.h"
 #include "app/theme/theme.h"
 #include "app/widgets/words.h"
+#include "core/text/number.h"
 #include "core/text/sentence.h"
 
 #include <QKeyEvent>
@@ -73,6 +74,7 @@ LanesView::LanesView(QWidget* parent) : QWidget(parent) {
     problem_->setVisible(false);
     menu_ = new QMenu(this);
     menu_->setObjectName(QStringLiteral("insert_menu"));
+    connect(menu_, &QMenu::aboutToHide, this, &LanesView::previewEnded);
 }
 
 void LanesView::display(const job::Job& job, const job::Cabinet& cabinet) {
@@ -376,7 +378,51 @@ void LanesView::offerInsert(const network::SlotPlace& place, const QPoint& at) {
                 Q_EMIT edited(job::insertNewPart(cabinet_, {place.way, place.slot, inLine}, kind));
             });
     }
+    addHelpers(place);
     menu_->popup(at);
+}
+
+/// "Level pad for Teasel 26, −3.2 dB".
+QString LanesView::helperWords(const job::Helper& helper) const {
+    using Kind = job::Helper::Kind;
+    const job::Driver* driver = job::findDriver(job_, helper.driver);
+    const QString name = words(driver == nullptr ? helper.driver : driver->name);
+    const QString dB = figures(text::printFixed(helper.dB, 1));
+    const QString f = figures(text::printEngineering(helper.frequency, "Hz", 2));
+    switch (helper.kind) {
+    case Kind::pad:
+        return tr("Level pad for %1, −%2 dB").arg(name, dB);
+    case Kind::flatten:
+        return tr("R and C across %1: flat above %2").arg(name, f);
+    case Kind::resonance:
+        return tr("Trap for the resonance of %1, %2").arg(name, f);
+    case Kind::peak:
+        return tr("Trap for the peak at the crosshair: %1 dB, %2").arg(dB, f);
+    case Kind::step:
+        return tr("Shelf for the front's step: %1 dB about %2").arg(dB, f);
+    }
+    return {};
+}
+
+void LanesView::addHelpers(const network::SlotPlace& place) {
+    const auto helpers = helpers_ ? helpers_(place.way) : std::vector<job::Helper>{};
+    if (helpers.empty()) {
+        return;
+    }
+    menu_->addSeparator();
+    static constexpr const char* names[] = {"pad", "flatten", "resonance", "peak", "step"};
+    for (const job::Helper& helper : helpers) {
+        QAction* action = menu_->addAction(helperWords(helper));
+        action->setObjectName(
+            QStringLiteral("insert_help_%1")
+                .arg(QLatin1String(names[static_cast<std::size_t>(helper.kind)])));
+        const job::Edit edit = job::addHelper(cabinet_, place, helper);
+        connect(action, &QAction::hovered, this, [this, edit] { Q_EMIT previewed(edit); });
+        connect(action, &QAction::triggered, this, [this, edit] {
+            Q_EMIT previewEnded();
+            Q_EMIT edited(edit);
+        });
+    }
 }
 
 void LanesView::paintEvent(QPaintEvent* /*event*/) {

@@ -3,8 +3,11 @@
 
 #include "app/network/lane_layout.h"
 #include "core/job/edit.h"
+#include "core/job/helpers.h"
 
 #include <QWidget>
+
+#include <functional>
 
 class QLabel;
 class QLineEdit;
@@ -23,6 +26,11 @@ class LanesView final : public QWidget {
 
 public:
     explicit LanesView(QWidget* parent = nullptr);
+
+    /// Who knows what would help a way: asked when the menu of a place opens.
+    using HelperSource = std::function<std::vector<job::Helper>(std::size_t way)>;
+
+    void setHelpers(HelperSource source) { helpers_ = std::move(source); }
 
     void display(const job::Job& job, const job::Cabinet& cabinet);
 
@@ -58,7 +66,10 @@ private:
     void closeEditor();
     void say(const QString& problem);
     void offerInsert(const network::SlotPlace& place, const QPoint& at);
+    void addHelpers(const network::SlotPlace& place);
+    [[nodiscard]] QString helperWords(const job::Helper& helper) const;
 
+    HelperSource helpers_;
     job::Job job_;
     std::string cabinet_;
     network::Circuit circuit_;

@@ -181,6 +181,17 @@ void NetworkStage::connectFind() {
 }
 
 void NetworkStage::connectLanes() {
+    lanes_->setHelpers([this](std::size_t way) {
+        const job::Cabinet* cabinet =
+            evaluated_ ? job::findCabinet(evaluated_->job, cabinet_) : nullptr;
+        return cabinet == nullptr ? std::vector<job::Helper>{}
+                                  : job::helpersFor(evaluated_->job,
+                                                    *cabinet,
+                                                    *evaluated_->assembly,
+                                                    evaluated_->evaluation,
+                                                    way,
+                                                    response_->crosshair());
+    });
     connect(lanes_, &LanesView::edited, this, &Stage::edited);
     connect(lanes_, &LanesView::gestureEnded, this, &Stage::gestureEnded);
     connect(lanes_, &LanesView::previewed, this, &Stage::previewed);

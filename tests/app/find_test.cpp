@@ -3,6 +3,8 @@
 // the present one.
 #include "app/network/diagram.h"
 #include "app/network/find_page.h"
+#include "app/network/lanes_view.h"
+#include "app/network/part_tile.h"
 #include "app/plots/plot.h"
 #include "tests/support/test_window.h"
 
@@ -10,6 +12,7 @@
 #include <QElapsedTimer>
 #include <QFile>
 #include <QLabel>
+#include <QMenu>
 #include <QPushButton>
 #include <QTableWidget>
 #include <QTest>
@@ -227,6 +230,32 @@ TEST_F(FindTest, filesForTheBench) {
     }
     EXPECT_TRUE(svg.contains("Teasel 26"));
     EXPECT_TRUE(svg.contains("reversed"));
+}
+
+// What would help a way stands in the menu of its places, with its figures; looked at under the
+// pointer, put in with a click, taken out again by one step back.
+TEST_F(FindTest, aHelperIsPutInAndUndone) {
+    const network::Circuit before = cabinet().circuit;
+    response()->setCrosshair(3000.0);
+    window->findChild<app::LanesView*>()->tile("L1")->setFocus();
+    press(Qt::Key_Insert);
+    auto* menu = find<QMenu>("insert_menu");
+    ASSERT_TRUE(menu->isVisible());
+    QAction* flatten = menu->findChild<QAction*>(QStringLiteral("insert_help_flatten"));
+    ASSERT_NE(flatten, nullptr);
+    EXPECT_TRUE(flatten->text().contains(QStringLiteral("Brome 210")))
+        << flatten->text().toStdString();
+    ASSERT_NE(menu->findChild<QAction*>(QStringLiteral("insert_help_step")), nullptr);
+    menu->setActiveAction(flatten);
+    settle();
+    EXPECT_EQ(cabinet().circuit, before);
+    flatten->trigger();
+    menu->close();
+    settle();
+    EXPECT_EQ(network::parts(cabinet().circuit).size(), network::parts(before).size() + 2);
+    press(Qt::Key_Z, Qt::ControlModifier);
+    settle();
+    EXPECT_EQ(cabinet().circuit, before);
 }
 
 // Another state is one thin curve more, in response and load.
