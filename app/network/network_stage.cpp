@@ -146,6 +146,7 @@ void NetworkStage::showPage(int page) {
 
 void NetworkStage::connectParts() {
     connect(parts_, &PartsPage::fileOffered, this, &Stage::fileOffered);
+    connect(parts_, &PartsPage::edited, this, &Stage::edited);
     connect(parts_, &PartsPage::partWanted, this, [this](const QString& id) {
         reveal(QStringLiteral("part:") + id);
     });

@@ -13,9 +13,11 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QTableWidget>
+#include <QToolButton>
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <array>
 
 namespace yf::app {
 
@@ -38,6 +40,19 @@ const char* unitOf(network::PartKind kind) {
 
 QString valueOf(network::PartKind kind, double value) {
     return figures(text::printEngineering(value, unitOf(kind)));
+}
+
+const quantity::Quantity priceOf{"", "price", 1.0, "", 0.0, 1e6, "of a part"};
+
+/// The list's own figures, as the fields stand.
+std::array<double*, 7> pricesOf(network::Prices& prices) {
+    return {&prices.resistor,
+            &prices.coil,
+            &prices.coilPerMillihenry,
+            &prices.film,
+            &prices.filmPerMicrofarad,
+            &prices.electrolytic,
+            &prices.electrolyticPerMicrofarad};
 }
 
 /// "6.8 µF + 0.22 µF": two parts of a series for one value.
@@ -139,10 +154,15 @@ PartsPage::PartsPage(QWidget* parent) : QWidget(parent) {
         connect(button, &QPushButton::clicked, this, [this, what = name] { offer(what); });
         row->addWidget(button);
     }
+    buildPrices();
+    auto* list = chip(controls, QStringLiteral("parts_prices"), tr("Price list"));
+    connect(list, &QToolButton::toggled, prices_, &QWidget::setVisible);
+    row->addWidget(list);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
     column->addWidget(controls);
+    column->addWidget(prices_);
     column->addWidget(summary_->parentWidget());
     column->addWidget(table_, 1);
     column->addWidget(coils_->parentWidget());
@@ -154,6 +174,43 @@ PartsPage::PartsPage(QWidget* parent) : QWidget(parent) {
     connect(table_, &QTableWidget::cellActivated, this, [this](int line, int) {
         Q_EMIT partWanted(table_->item(line, 0)->text());
     });
+}
+
+void PartsPage::buildPrices() {
+    prices_ = new QWidget(this);
+    auto* row = new FlowLayout(prices_);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(6);
+    const QString labels[] = {tr("resistor"),
+                              tr("coil"),
+                              tr("and per mH"),
+                              tr("film"),
+                              tr("and per µF"),
+                              tr("electrolytic"),
+                              tr("and per µF")};
+    for (const QString& label : labels) {
+        const auto number = priceFields_.size();
+        auto* field = quantityField(prices_,
+                                    priceOf,
+                                    text::Unit::none,
+                                    QStringLiteral("price_%1").arg(number),
+                                    tr("Price: %1").arg(label));
+        priceFields_ << field;
+        addLabelled(row, label, field, 60);
+        tellProblems(field, summary_);
+        connect(field, &QuantityField::valueChanged, this, [this] {
+            if (filling_ || !evaluated_) {
+                return;
+            }
+            network::Prices prices = evaluated_->job.prices;
+            qsizetype next = 0;
+            for (double* price : pricesOf(prices)) {
+                *price = priceFields_[next++]->value();
+            }
+            Q_EMIT edited(job::changePrices(prices));
+        });
+    }
+    prices_->hide();
 }
 
 void PartsPage::showEvent(QShowEvent* event) {
@@ -168,8 +225,15 @@ void PartsPage::display(const Sight& sight) {
     if (cabinet == nullptr) {
         return;
     }
-    stale_ = stale_ || cabinet->id != cabinet_ || !(cabinet->circuit == studied_) ||
-             curves_ != shown.assembly.get();
+    network::Prices prices = shown.job.prices;
+    filling_ = true;
+    qsizetype next = 0;
+    for (const double* price : pricesOf(prices)) {
+        priceFields_[next++]->offer(*price);
+    }
+    filling_ = false;
+    stale_ = stale_ || !(prices == studiedPrices_) || cabinet->id != cabinet_ ||
+             !(cabinet->circuit == studied_) || curves_ != shown.assembly.get();
     cabinet_ = cabinet->id;
     study();
 }
@@ -181,6 +245,7 @@ void PartsPage::study() {
     stale_ = false;
     const job::Cabinet& cabinet = *job::findCabinet(evaluated_->job, cabinet_);
     studied_ = cabinet.circuit;
+    studiedPrices_ = evaluated_->job.prices;
     curves_ = evaluated_->assembly.get();
     const auto study = job::partsStudy(evaluated_->job,
                                        cabinet,

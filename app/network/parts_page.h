@@ -27,11 +27,13 @@ public:
 Q_SIGNALS:
     void fileOffered(const QString& title, const QString& name, const QByteArray& bytes);
     void partWanted(const QString& id);
+    void edited(const yf::job::Edit& edit);
 
 protected:
     void showEvent(QShowEvent* event) override;
 
 private:
+    void buildPrices();
     void study();
     void fill(const job::PartsStudy& study);
     void offer(const char* what);
@@ -40,10 +42,14 @@ private:
     std::shared_ptr<const Evaluated> evaluated_;
     std::string cabinet_;
     network::Circuit studied_;
+    network::Prices studiedPrices_;
     const void* curves_{}; ///< assembly the study rests on
     bool stale_{true};
 
     QuantityField* drive_{};
+    QWidget* prices_{};
+    QVector<QuantityField*> priceFields_; ///< in the order of pricesOf()
+    bool filling_{};
     QTableWidget* table_{};
     QLabel* summary_{};
     QLabel* coils_{};

@@ -9,6 +9,7 @@
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QLabel>
@@ -56,6 +57,11 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     changes_->addItems({tr("every part"), tr("one part"), tr("two parts"), tr("three parts")});
     changes_->setToolTip(tr("Parts typed with fixed=1 stay. Few parts: every choice of them is "
                             "tried, for a restoration that leaves the rest."));
+    inStep_ = new QCheckBox(tr("in step"), this);
+    inStep_->setObjectName(QStringLiteral("tune_in_step"));
+    inStep_->setToolTip(
+        tr("Neighbours are to be in step about their crossover too, not only to add "
+           "up: beside the axis the sum then holds better."));
     start_ = new QPushButton(tr("Tune"), this);
     start_->setObjectName(QStringLiteral("tune_start"));
     take_ = new QPushButton(tr("Take these values"), this);
@@ -79,6 +85,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     addLabelled(row, tr("may change"), changes_, 116);
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
+    row->addWidget(inStep_);
     row->addWidget(start_);
     row->addWidget(take_);
     row->addWidget(leave_);
@@ -129,7 +136,8 @@ void TuneBar::join() {
 job::TuneWish TuneBar::wish() const {
     return {.floor = floor_->value(),
             .series = seriesAt(values_->currentIndex()),
-            .changes = changes_->currentIndex()};
+            .changes = changes_->currentIndex(),
+            .inStep = inStep_->isChecked()};
 }
 
 void TuneBar::tell(const QString& words) {
@@ -141,7 +149,7 @@ void TuneBar::enable() {
     start_->setText(running_ ? tr("Stop") : tr("Tune"));
     take_->setVisible(!running_ && best_);
     leave_->setVisible(!running_ && best_);
-    for (QWidget* w : QList<QWidget*>{floor_, values_, changes_}) {
+    for (QWidget* w : QList<QWidget*>{floor_, values_, changes_, inStep_}) {
         w->setEnabled(!running_);
     }
     Q_EMIT workChanged();

@@ -8,6 +8,7 @@
 #include <mutex>
 #include <thread>
 
+class QCheckBox;
 class QComboBox;
 class QLabel;
 class QPushButton;
@@ -78,6 +79,7 @@ private:
     QuantityField* floor_{};
     QComboBox* values_{};
     QComboBox* changes_{};
+    QCheckBox* inStep_{};
     QPushButton* start_{};
     QPushButton* take_{};
     QPushButton* leave_{};

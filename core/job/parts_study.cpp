@@ -139,6 +139,17 @@ Result<PartsStudy> partsStudy(const Job& job,
     return study;
 }
 
+Edit changePrices(const network::Prices& prices) {
+    return {"Change the price list",
+            [prices](const Job& job) -> Result<Job> {
+                Job changed = job;
+                changed.prices = prices;
+                return changed;
+            },
+            "prices",
+            {}};
+}
+
 Result<network::Network>
 networkOf(const Job& job, const Cabinet& cabinet, const Assembly& assembly) {
     YF_TRY(made, curvesOf(job, cabinet, assembly));

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/job/edit.h"
 #include "core/job/evaluate.h"
 #include "core/network/e_series.h"
 #include "core/network/export.h"
@@ -45,6 +46,9 @@ struct PartsStudy {
                                             double voltage,
                                             network::ESeries series,
                                             int runs);
+
+/// Another price list for parts that do not say what they cost.
+[[nodiscard]] Edit changePrices(const network::Prices& prices);
 
 /// The cabinet's network with its drivers, for a netlist.
 [[nodiscard]] Result<network::Network>

@@ -123,6 +123,8 @@ Result<tune::Problem> tuneProblem(const Job& job,
         }
     }
     problem.starts = wish.starts;
+    constexpr double ofTracking = 0.3;
+    problem.goal.trackingWeight = wish.inStep ? ofTracking : 0.0;
     // Nor may it become much quieter than it is.
     constexpr double mayBeLost = 2.0;
     problem.goal.leastLevel = tune::judgedGoal(problem, cabinet.circuit).level - mayBeLost;

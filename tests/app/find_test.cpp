@@ -197,6 +197,13 @@ TEST_F(FindTest, thePartsPageTellsHeatWindingsAndTolerances) {
     const QString said = find<QLabel>("parts_summary")->text();
     EXPECT_TRUE(said.startsWith(QStringLiteral("11 parts"))) << said.toStdString();
     EXPECT_TRUE(said.contains(QStringLiteral("300 cabinets"))) << said.toStdString();
+    // Dearer coils: the list is the job's, and undone like anything else.
+    click(find<QToolButton>("parts_prices"));
+    const double price = cell(QStringLiteral("L1"), 8).toDouble();
+    write("price_2", "13"); // 3.3 mH, ten more for each
+    settle();
+    EXPECT_DOUBLE_EQ(job().prices.coilPerMillihenry, 13.0);
+    EXPECT_NEAR(cell(QStringLiteral("L1"), 8).toDouble(), price + 33.0, 0.01);
     // Enter on a line leads to the part.
     table->setFocus();
     table->setCurrentCell(2, 0);
