@@ -3577,6 +3577,102 @@ Ohm gegen den Aufdruck.</translation>
         <source>least impedance that the amplifier takes</source>
         <translation>kleinste Impedanz, die der Verstärker verträgt</translation>
     </message>
+    <message>
+        <source>Take a network that was found</source>
+        <translation>Ein gefundenes Netzwerk nehmen</translation>
+    </message>
+    <message>
+        <source>Keep the networks found</source>
+        <translation>Die gefundenen Netzwerke behalten</translation>
+    </message>
+    <message>
+        <source>Change the price list</source>
+        <translation>Die Preisliste ändern</translation>
+    </message>
+    <message>
+        <source>Insert a level pad</source>
+        <translation>Einen Pegelteiler einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert R and C across the driver</source>
+        <translation>R und C über das Chassis setzen</translation>
+    </message>
+    <message>
+        <source>Insert a trap at the resonance</source>
+        <translation>Einen Saugkreis für die Resonanz einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert a trap for a peak</source>
+        <translation>Einen Sperrkreis für eine Spitze einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert a shelf for the front&apos;s step</source>
+        <translation>Ein Glied für die Stufe der Schallwand einsetzen</translation>
+    </message>
+    <message>
+        <source>its ways do not stand side by side at the amplifier</source>
+        <translation>seine Wege stehen nicht nebeneinander am Verstärker</translation>
+    </message>
+    <message>
+        <source>the search is for two and more ways in parallel</source>
+        <translation>die Suche ist für zwei und mehr parallele Wege</translation>
+    </message>
+    <message>
+        <source>a way branches into several drivers</source>
+        <translation>ein Weg verzweigt sich zu mehreren Chassis</translation>
+    </message>
+    <message>
+        <source>the search is for one kind of driver on each way</source>
+        <translation>die Suche ist für eine Art Chassis auf jedem Weg</translation>
+    </message>
+    <message>
+        <source>%1 and %2 do not meet</source>
+        <translation>%1 und %2 treffen sich nicht</translation>
+    </message>
+    <message>
+        <source>no network mends that: one of them must be another</source>
+        <translation>das behebt kein Netzwerk: eines von beiden muss ein anderes sein</translation>
+    </message>
+    <message>
+        <source>one way</source>
+        <translation>ein Weg</translation>
+    </message>
+    <message>
+        <source>a start from the book is for two ways and more</source>
+        <translation>ein Anfang aus dem Buch ist für zwei Wege und mehr</translation>
+    </message>
+    <message>
+        <source>%1 crossovers given</source>
+        <translation>%1 Übergänge gegeben</translation>
+    </message>
+    <message>
+        <source>must be one for each pair of neighbours, %1</source>
+        <translation>muss einer für jedes Paar von Nachbarn sein, %1</translation>
+    </message>
+    <message>
+        <source>must be above the crossover below it, %1</source>
+        <translation>muss über dem Übergang darunter liegen, %1</translation>
+    </message>
+    <message>
+        <source>no parts describe its impedance</source>
+        <translation>keine Bauteile beschreiben seine Impedanz</translation>
+    </message>
+    <message>
+        <source>a netlist needs Re_ohm, fs_hz, Qms, Qes and a coil, or r_ohm</source>
+        <translation>eine Netzliste braucht Re_ohm, fs_hz, Qms, Qes und eine Spule, oder r_ohm</translation>
+    </message>
+    <message>
+        <source>heat and voltage need the impedance of every driver</source>
+        <translation>Wärme und Spannung brauchen die Impedanz jedes Chassis</translation>
+    </message>
+    <message>
+        <source>impedances are missing</source>
+        <translation>Impedanzen fehlen</translation>
+    </message>
+    <message>
+        <source>the network has no sum</source>
+        <translation>das Netzwerk hat keine Summe</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -5173,6 +5269,25 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::Diagram</name>
+    <message>
+        <source>reversed: − at the filter</source>
+        <translation>verpolt: − an der Weiche</translation>
+    </message>
+    <message>
+        <source>+ at the filter</source>
+        <translation>+ an der Weiche</translation>
+    </message>
+    <message>
+        <source>%1 of them</source>
+        <translation>%1 davon</translation>
+    </message>
+    <message>
+        <source>wiring, + of the amplifier at the filled post</source>
+        <translation>Verdrahtung, + des Verstärkers am gefüllten Pol</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::DifferencesStrip</name>
     <message>
         <source>Close</source>
@@ -5231,6 +5346,177 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1: reading of %2</source>
         <translation>%1: Ablesung von %2</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::FindPage</name>
+    <message>
+        <source>%1 parts for %2: %3 rms, ±%4 from the target, load at least %5 Ω</source>
+        <translation>%1 Bauteile für %2: %3 eff., ±%4 vom Ziel, Last mindestens %5 Ω</translation>
+    </message>
+    <message>
+        <source>high-pass of order %1 for %2</source>
+        <translation>Hochpass der Ordnung %1 für %2</translation>
+    </message>
+    <message>
+        <source>low-pass of order %1 for %2</source>
+        <translation>Tiefpass der Ordnung %1 für %2</translation>
+    </message>
+    <message>
+        <source>the filters of %1 in the other sequence</source>
+        <translation>die Filter von %1 in der anderen Reihenfolge</translation>
+    </message>
+    <message>
+        <source>a trap before %1</source>
+        <translation>ein Sperrkreis vor %1</translation>
+    </message>
+    <message>
+        <source>no trap before %1</source>
+        <translation>kein Sperrkreis vor %1</translation>
+    </message>
+    <message>
+        <source>a pad before %1</source>
+        <translation>ein Pegelteiler vor %1</translation>
+    </message>
+    <message>
+        <source>no pad before %1</source>
+        <translation>kein Pegelteiler vor %1</translation>
+    </message>
+    <message>
+        <source>R and C across %1</source>
+        <translation>R und C über %1</translation>
+    </message>
+    <message>
+        <source>no R and C across %1</source>
+        <translation>kein R und C über %1</translation>
+    </message>
+    <message>
+        <source>%1 parts, %2</source>
+        <translation>%1 Bauteile, %2</translation>
+    </message>
+    <message>
+        <source>Highest order of a filter</source>
+        <translation>Höchste Ordnung eines Filters</translation>
+    </message>
+    <message>
+        <source>second</source>
+        <translation>zweite</translation>
+    </message>
+    <message>
+        <source>third</source>
+        <translation>dritte</translation>
+    </message>
+    <message>
+        <source>fourth</source>
+        <translation>vierte</translation>
+    </message>
+    <message>
+        <source>Values it ends in</source>
+        <translation>Werte, in denen es endet</translation>
+    </message>
+    <message>
+        <source>exact</source>
+        <translation>genau</translation>
+    </message>
+    <message>
+        <source>Least impedance that the amplifier takes</source>
+        <translation>Kleinste Impedanz, die der Verstärker verträgt</translation>
+    </message>
+    <message>
+        <source>What the error is set against</source>
+        <translation>Wogegen der Fehler aufgetragen wird</translation>
+    </message>
+    <message>
+        <source>price</source>
+        <translation>Preis</translation>
+    </message>
+    <message>
+        <source>parts</source>
+        <translation>Bauteile</translation>
+    </message>
+    <message>
+        <source>Take this network</source>
+        <translation>Dieses Netzwerk nehmen</translation>
+    </message>
+    <message>
+        <source>Keep it as a snapshot</source>
+        <translation>Als Schnappschuss behalten</translation>
+    </message>
+    <message>
+        <source>The present stays; hold Space to see the network in its place.</source>
+        <translation>Der jetzige Stand bleibt; die Leertaste halten, um das Netzwerk an seiner Stelle zu sehen.</translation>
+    </message>
+    <message>
+        <source>orders up to</source>
+        <translation>Ordnungen bis</translation>
+    </message>
+    <message>
+        <source>into</source>
+        <translation>in</translation>
+    </message>
+    <message>
+        <source>load at least</source>
+        <translation>Last mindestens</translation>
+    </message>
+    <message>
+        <source>set against</source>
+        <translation>aufgetragen gegen</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Go on</source>
+        <translation>Weiter</translation>
+    </message>
+    <message>
+        <source>Look for networks</source>
+        <translation>Netzwerke suchen</translation>
+    </message>
+    <message>
+        <source>Being set up …</source>
+        <translation>Wird vorbereitet …</translation>
+    </message>
+    <message>
+        <source>%1 of %2 networks tried</source>
+        <translation>%1 von %2 Netzwerken versucht</translation>
+    </message>
+    <message>
+        <source>%1 of %2 networks tried, the most promising of %3</source>
+        <translation>%1 von %2 Netzwerken versucht, den aussichtsreichsten von %3</translation>
+    </message>
+    <message>
+        <source>so far down to %1 rms</source>
+        <translation>bisher bis %1 eff.</translation>
+    </message>
+    <message>
+        <source>▲ No network keeps the impedance above %1 Ω and the drivers where they are at home.</source>
+        <translation>▲ Kein Netzwerk hält die Impedanz über %1 Ω und die Chassis dort, wo sie zu Hause sind.</translation>
+    </message>
+    <message>
+        <source>%1 networks that nothing else beats; choose one to see what it does.</source>
+        <translation>%1 Netzwerke, die nichts anderes schlägt; eines wählen, um zu sehen, was es tut.</translation>
+    </message>
+    <message>
+        <source>Stopped; the job is as it was. What was found by then stands here until another search; Go on takes it up again.</source>
+        <translation>Angehalten; der Auftrag ist, wie er war. Was bis dahin gefunden war, steht hier bis zur nächsten Suche; Weiter nimmt sie wieder auf.</translation>
+    </message>
+    <message>
+        <source>%1 less than with %2 parts for %3</source>
+        <translation>%1 weniger als mit %2 Bauteilen für %3</translation>
+    </message>
+    <message>
+        <source>Nothing simpler holds load and drivers within their limits.</source>
+        <translation>Nichts Einfacheres hält Last und Chassis in ihren Grenzen.</translation>
+    </message>
+    <message>
+        <source>Here for its few parts.</source>
+        <translation>Hier wegen seiner wenigen Bauteile.</translation>
+    </message>
+    <message>
+        <source>Here for its low price.</source>
+        <translation>Hier wegen seines niedrigen Preises.</translation>
     </message>
 </context>
 <context>
@@ -5338,6 +5624,57 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>These need %1:</source>
         <translation>Dafür nötig: %1:</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::FrontChart</name>
+    <message>
+        <source>Networks found: error against what they cost</source>
+        <translation>Gefundene Netzwerke: Fehler gegen das, was sie kosten</translation>
+    </message>
+    <message>
+        <source>%1 networks</source>
+        <translation>%1 Netzwerke</translation>
+    </message>
+    <message>
+        <source>chosen: %1 parts, %2 dB</source>
+        <translation>gewählt: %1 Bauteile, %2 dB</translation>
+    </message>
+    <message>
+        <source>price of the parts</source>
+        <translation>Preis der Bauteile</translation>
+    </message>
+    <message>
+        <source>number of parts</source>
+        <translation>Zahl der Bauteile</translation>
+    </message>
+    <message>
+        <source>dB rms from the target</source>
+        <translation>dB eff. vom Ziel</translation>
+    </message>
+    <message>
+        <source>book, by hand</source>
+        <translation>Buch, von Hand</translation>
+    </message>
+    <message>
+        <source>now</source>
+        <translation>jetzt</translation>
+    </message>
+    <message>
+        <source>%1 Ω and more</source>
+        <translation>%1 Ω und mehr</translation>
+    </message>
+    <message>
+        <source>%1 to %2 Ω</source>
+        <translation>%1 bis %2 Ω</translation>
+    </message>
+    <message>
+        <source>load below %1 Ω</source>
+        <translation>Last unter %1 Ω</translation>
+    </message>
+    <message>
+        <source>Nothing looked for yet. The search tries whole networks, cheap ones first, and shows those that no other one beats.</source>
+        <translation>Noch nichts gesucht. Die Suche versucht ganze Netzwerke, billige zuerst, und zeigt die, die kein anderes schlägt.</translation>
     </message>
 </context>
 <context>
@@ -6220,6 +6557,26 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>return</source>
         <translation>zurück</translation>
+    </message>
+    <message>
+        <source>Level pad for %1, −%2 dB</source>
+        <translation>Pegelteiler für %1, −%2 dB</translation>
+    </message>
+    <message>
+        <source>R and C across %1: flat above %2</source>
+        <translation>R und C über %1: flach ab %2</translation>
+    </message>
+    <message>
+        <source>Trap for the resonance of %1, %2</source>
+        <translation>Saugkreis für die Resonanz von %1, %2</translation>
+    </message>
+    <message>
+        <source>Trap for the peak at the crosshair: %1 dB, %2</source>
+        <translation>Sperrkreis für die Spitze am Fadenkreuz: %1 dB, %2</translation>
+    </message>
+    <message>
+        <source>Shelf for the front&apos;s step: %1 dB about %2</source>
+        <translation>Glied für die Stufe der Schallwand: %1 dB um %2</translation>
     </message>
 </context>
 <context>
@@ -7266,6 +7623,54 @@ Ohm gegen den Aufdruck.</translation>
         <source>%1: 10 % more of it moves the sum by %2 dB at %3.</source>
         <translation>%1: 10 % mehr davon bewegen die Summe um %2 dB bei %3.</translation>
     </message>
+    <message>
+        <source>Lanes</source>
+        <translation>Bahnen</translation>
+    </message>
+    <message>
+        <source>Find</source>
+        <translation>Suchen</translation>
+    </message>
+    <message>
+        <source>Parts</source>
+        <translation>Bauteile</translation>
+    </message>
+    <message>
+        <source>Drawn beside the present state</source>
+        <translation>Neben dem jetzigen Stand gezeichnet</translation>
+    </message>
+    <message>
+        <source>A thin curve more: what hot voice coils, another amplifier, a driver off its wires or the parts&apos; tolerances do.</source>
+        <translation>Eine dünne Kurve mehr: was heiße Schwingspulen, ein anderer Verstärker, ein abgeklemmtes Chassis oder die Toleranzen der Bauteile bewirken.</translation>
+    </message>
+    <message>
+        <source>draw also</source>
+        <translation>auch zeichnen</translation>
+    </message>
+    <message>
+        <source>nothing more</source>
+        <translation>nichts weiter</translation>
+    </message>
+    <message>
+        <source>parts&apos; tolerances</source>
+        <translation>Toleranzen der Bauteile</translation>
+    </message>
+    <message>
+        <source>voice coils hot</source>
+        <translation>Schwingspulen heiß</translation>
+    </message>
+    <message>
+        <source>a tube amplifier, %1 Ω</source>
+        <translation>ein Röhrenverstärker, %1 Ω</translation>
+    </message>
+    <message>
+        <source>%1 unplugged</source>
+        <translation>%1 abgeklemmt</translation>
+    </message>
+    <message>
+        <source>%1 shorted</source>
+        <translation>%1 kurzgeschlossen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::NewJobForm</name>
@@ -7703,6 +8108,157 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>without</source>
         <translation>ohne</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::PartsPage</name>
+    <message>
+        <source>air coil, wire %1 mm, %2 mm across</source>
+        <translation>Luftspule, Draht %1 mm, %2 mm Durchmesser</translation>
+    </message>
+    <message>
+        <source>rated %1 W or more</source>
+        <translation>ab %1 W belastbar</translation>
+    </message>
+    <message>
+        <source>no air coil of round wire</source>
+        <translation>keine Luftspule aus Runddraht</translation>
+    </message>
+    <message>
+        <source>electrolytic, non-polar</source>
+        <translation>Elko, bipolar</translation>
+    </message>
+    <message>
+        <source>film</source>
+        <translation>Folie</translation>
+    </message>
+    <message>
+        <source>Coils: side by side and touching they couple by 5 %, %1 mm between centres leave 1 %; turned by 90° with one&apos;s axis through the middle of the other, nothing. Never stack them.</source>
+        <translation>Spulen: berühren sie sich nebeneinander, koppeln sie zu 5 %, bei %1 mm von Mitte zu Mitte zu 1 %; um 90° gedreht, die Achse der einen durch die Mitte der anderen, gar nicht. Nie stapeln.</translation>
+    </message>
+    <message>
+        <source>Drive in volts</source>
+        <translation>Ansteuerung in Volt</translation>
+    </message>
+    <message>
+        <source>Parts of the network</source>
+        <translation>Bauteile des Netzwerks</translation>
+    </message>
+    <message>
+        <source>part</source>
+        <translation>Teil</translation>
+    </message>
+    <message>
+        <source>way</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>value</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>in E12</source>
+        <translation>in E12</translation>
+    </message>
+    <message>
+        <source>made as</source>
+        <translation>gemacht als</translation>
+    </message>
+    <message>
+        <source>heat, W</source>
+        <translation>Wärme, W</translation>
+    </message>
+    <message>
+        <source>peak, V</source>
+        <translation>Spitze, V</translation>
+    </message>
+    <message>
+        <source>tolerance, dB</source>
+        <translation>Toleranz, dB</translation>
+    </message>
+    <message>
+        <source>price</source>
+        <translation>Preis</translation>
+    </message>
+    <message>
+        <source>programme of, V</source>
+        <translation>Programm mit, V</translation>
+    </message>
+    <message>
+        <source>Parts list …</source>
+        <translation>Stückliste …</translation>
+    </message>
+    <message>
+        <source>Netlist …</source>
+        <translation>Netzliste …</translation>
+    </message>
+    <message>
+        <source>Wiring, SVG …</source>
+        <translation>Verdrahtung, SVG …</translation>
+    </message>
+    <message>
+        <source>Wiring, PDF …</source>
+        <translation>Verdrahtung, PDF …</translation>
+    </message>
+    <message>
+        <source>Price list</source>
+        <translation>Preisliste</translation>
+    </message>
+    <message>
+        <source>resistor</source>
+        <translation>Widerstand</translation>
+    </message>
+    <message>
+        <source>coil</source>
+        <translation>Spule</translation>
+    </message>
+    <message>
+        <source>and per mH</source>
+        <translation>und je mH</translation>
+    </message>
+    <message>
+        <source>and per µF</source>
+        <translation>und je µF</translation>
+    </message>
+    <message>
+        <source>electrolytic</source>
+        <translation>Elko</translation>
+    </message>
+    <message>
+        <source>Price: %1</source>
+        <translation>Preis: %1</translation>
+    </message>
+    <message>
+        <source>%1 parts, together %2.</source>
+        <translation>%1 Bauteile, zusammen %2.</translation>
+    </message>
+    <message>
+        <source>What tolerances do is not known: %1.</source>
+        <translation>Was die Toleranzen bewirken, ist nicht bekannt: %1.</translation>
+    </message>
+    <message>
+        <source>With all parts at the ends of their tolerances the sum moves by up to %1 dB.</source>
+        <translation>Stehen alle Bauteile an den Enden ihrer Toleranzen, rückt die Summe um bis zu %1 dB.</translation>
+    </message>
+    <message>
+        <source>Of %1 cabinets drawn %2 % stay within ±%3 dB of the curve above.</source>
+        <translation>Von %1 gezogenen Gehäusen bleiben %2 % innerhalb von ±%3 dB der Kurve oben.</translation>
+    </message>
+    <message>
+        <source>Most of it is done by %1: to measure and pair these helps more than close tolerances everywhere.</source>
+        <translation>Das meiste davon machen %1: diese zu messen und zu paaren hilft mehr als enge Toleranzen überall.</translation>
+    </message>
+    <message>
+        <source>Save the wiring</source>
+        <translation>Die Verdrahtung speichern</translation>
+    </message>
+    <message>
+        <source>Save the parts list</source>
+        <translation>Die Stückliste speichern</translation>
+    </message>
+    <message>
+        <source>Save the netlist</source>
+        <translation>Die Netzliste speichern</translation>
     </message>
 </context>
 <context>
@@ -9056,6 +9612,14 @@ nach den Flächen allein: %3</translation>
         <source>no common band</source>
         <translation>kein gemeinsames Band</translation>
     </message>
+    <message>
+        <source>Crossover %1 from below</source>
+        <translation>Übergang %1 von unten</translation>
+    </message>
+    <message>
+        <source>they meet at %1</source>
+        <translation>sie treffen sich bei %1</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::StartPage</name>
@@ -9526,6 +10090,14 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>On axis, before %1; now %2, least impedance %3 Ω. Parts at the ends of their tolerances add up to %4.</source>
         <translation>Auf Achse, vorher %1; jetzt %2, kleinste Impedanz %3 Ω. Teile am Ende ihrer Toleranzen bringen bis zu %4 dazu.</translation>
+    </message>
+    <message>
+        <source>in step</source>
+        <translation>im Gleichschritt</translation>
+    </message>
+    <message>
+        <source>Neighbours are to be in step about their crossover too, not only to add up: beside the axis the sum then holds better.</source>
+        <translation>Nachbarn sollen um ihren Übergang auch im Gleichschritt sein, nicht nur zusammen passen: neben der Achse hält die Summe dann besser.</translation>
     </message>
 </context>
 <context>
