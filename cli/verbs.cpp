@@ -47,6 +47,7 @@
 #include "core/network/pad.h"
 #include "core/network/power.h"
 #include "core/network/shelf.h"
+#include "core/network/spice_import.h"
 #include "core/network/textbook.h"
 #include "core/network/tolerance.h"
 #include "core/network/trap.h"
@@ -251,6 +252,7 @@ const std::vector<Verb>& verbs() {
             "network", "tolerance", "what the parts' tolerances do to the sum"),
         verb<&tune::tune>("network", "tune", "values that come nearest to what is wanted"),
         verb<&network::exportNetwork>("network", "export", "netlist, load, parts list, curves"),
+        verb<&network::importSpice>("network", "import", "a SPICE netlist as a free net"),
         verb<&find::find>("network", "find", "whole networks: flatness against parts"),
         verb<&sim::findTrial>(
             "network", "trial", "what is found for seeded drivers, and what a hand does"),

@@ -3,6 +3,7 @@
 // read back as what they say they are.
 #include "core/driver/impedance.h"
 #include "core/network/export.h"
+#include "core/network/spice_import.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"
@@ -153,6 +154,101 @@ TEST(Export, thePartsListSumsUp) {
         EXPECT_NEAR(high[i].watts, 4.0 * low[i].watts, 1e-9 * high[i].watts);
         EXPECT_NEAR(high[i].volts, 2.0 * low[i].volts, 1e-9 * high[i].volts);
     }
+}
+
+// Out and in again: the same drives and the same load, whatever the tree was.
+TEST(Import, aNetlistReadBackIsTheSameNetwork) {
+    std::vector<network::Network> all{networkFrom(lossyTwoWay),
+                                      networkFrom(threeWayOfThirteenSlots())};
+    for (const network::Network& n : all) {
+        const auto text = network::spiceNetlist(n);
+        const auto read = network::importSpice({*text});
+        ASSERT_TRUE(read.ok()) << read.error().subject << read.error().given;
+        const auto before = solved(n, curve::designAxis());
+        const auto after = solved(read->network, curve::designAxis());
+        const std::size_t units = after.drives.size();
+        EXPECT_GE(units, before.drives.size());
+        for (std::size_t k = 0; k < curve::designAxis().size(); ++k) {
+            // The source's resistance has become a part: the load is seen before it.
+            const double Rs = n.circuit.source.resistance;
+            ASSERT_LT(std::abs(after.impedances[k] - Rs - before.impedances[k]),
+                      1e-7 * std::abs(before.impedances[k]));
+            ASSERT_LT(std::abs(after.drives[units - 1][k] - before.drives.back()[k]),
+                      1e-7 * std::abs(before.drives.back()[k]) + 1e-12)
+                << curve::designAxis()[k];
+        }
+    }
+}
+
+// A netlist that somebody wrote by hand, against ngspice itself on the very same lines.
+TEST(Import, readsWhatPeopleWrite) {
+    const std::string lines = "two-way by hand\n"
+                              "V1 amp gnd dc 0 ac 1\n"
+                              "L1 AMP a 1.2mH ; the simulator's case does not matter\n"
+                              "C1 a 0\n+ 8.2u\n"
+                              "C2 amp b 4.7uF\nL2 b 0 0.33m\nK12 L1 L2 0.04\n"
+                              "R9 b t 1.5\n"
+                              "X1 a 0 woofer\nX2 0 t dome\n"
+                              ".subckt woofer p m\nR1 p q 5.8\nL1 q m 0.5m\n.ends\n"
+                              ".subckt dome p m\nR1 p m 6\n.ends\n"
+                              ".options reltol=1e-6\n"
+                              ".control\nac dec 10 10 10k\n.endc\n.end\n";
+    const auto body = lines.substr(lines.find('\n') + 1);
+    const auto read = network::importSpice({"* " + lines});
+    ASSERT_TRUE(read.ok()) << read.error().given;
+    ASSERT_EQ(read->notes.size(), 1U);
+    EXPECT_NE(read->notes.front().find("line 19: .options"), std::string::npos)
+        << read->notes.front();
+    const std::string circuit = "* title\n" + body.substr(0, body.find(".options"));
+    const auto [axis, theirs] = spice::sweep(circuit, {"v(a)", "-v(t)", "v(amp)/(-i(V1))"});
+    const auto ours = solved(read->network, curve::designAxis());
+    ASSERT_EQ(ours.drives.size(), 2U);
+    for (std::size_t k = 0; k < axis.size(); ++k) {
+        ASSERT_LT(std::abs(ours.drives[0][k] - theirs[0][k]), 1e-7);
+        ASSERT_LT(std::abs(ours.drives[1][k] - theirs[1][k]), 1e-7);
+        ASSERT_LT(std::abs(ours.impedances[k] / theirs[2][k] - 1.0), 1e-7);
+    }
+}
+
+// Prefixes as ngspice's manual lists them ("Some conventions": T G Meg K m u n p f).
+TEST(Import, valuesAreTheSimulators) {
+    const std::pair<const char*, double> rows[] = {{"4.7uF", 4.7e-6},
+                                                   {"1MEG", 1e6},
+                                                   {"10M", 10e-3},
+                                                   {"3k3", 3e3}, // what follows is not read
+                                                   {"1e-6", 1e-6},
+                                                   {"2.2E3Ohm", 2.2e3},
+                                                   {"15p", 15e-12},
+                                                   {"8", 8.0}};
+    for (const auto& [text, value] : rows) {
+        const auto read = network::spiceValue(text);
+        ASSERT_TRUE(read.has_value()) << text;
+        EXPECT_NEAR(*read / value, 1.0, 1e-12) << text;
+    }
+    EXPECT_FALSE(network::spiceValue("u").has_value());
+}
+
+TEST(Import, refusesNamingTheLine) {
+    const std::string good = "V1 in 0 1\nR1 in a 2\nX1 a 0 d\n.subckt d p m\nR1 p m 8\n.ends\n";
+    ASSERT_TRUE(network::importSpice({good}).ok());
+    const std::pair<std::string, const char*> rows[] = {
+        {good + "Q1 a b c model\n", "line 7, Q1"},
+        {good + "R2 a\n", "line 7, R2"},
+        {good + "R2 a 0 zero\n", "'zero' is no value"},
+        {good + "V2 b 0 1\n", "a second source"},
+        {good + "X2 a 0 e\n", "no subcircuit 'e'"},
+        {"R1 in 0 2\n", "no source"},
+        {"V1 a b 1\n", "neither node is 0"},
+        {good + ".subckt e p\n", "without two nodes"}};
+    for (const auto& [text, words] : rows) {
+        const auto read = network::importSpice({text});
+        ASSERT_FALSE(read.ok()) << text;
+        EXPECT_NE(read.error().given.find(words), std::string::npos) << read.error().given;
+    }
+    // A node that hangs on nothing is the network's own refusal, by name.
+    const auto floating = network::importSpice({good + "R5 x y 3\n"});
+    EXPECT_TRUE(floating.ok() == false ||
+                !network::solveNetwork({.network = floating->network}).ok());
 }
 
 TEST(Export, curvesAsATable) {
