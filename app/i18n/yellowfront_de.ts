@@ -7671,6 +7671,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>%1 shorted</source>
         <translation>%1 kurzgeschlossen</translation>
     </message>
+    <message>
+        <source>From the book</source>
+        <translation>Aus dem Buch</translation>
+    </message>
+    <message>
+        <source>By machine</source>
+        <translation>Von der Maschine</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::NewJobForm</name>
@@ -9591,10 +9599,6 @@ nach den Flächen allein: %3</translation>
         <translation>Lassen</translation>
     </message>
     <message>
-        <source>From the book</source>
-        <translation>Aus dem Lehrbuch</translation>
-    </message>
-    <message>
         <source>at</source>
         <translation>bei</translation>
     </message>
@@ -10042,10 +10046,6 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>Leave them</source>
         <translation>Sie lassen</translation>
-    </message>
-    <message>
-        <source>By machine</source>
-        <translation>Mit der Maschine</translation>
     </message>
     <message>
         <source>may change</source>

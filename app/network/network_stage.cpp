@@ -28,9 +28,9 @@ namespace yf::app {
 
 namespace {
 
-enum Page { lanesPage, findPage, partsPage };
+enum Page { lanesPage, bookPage, machinePage, findPage, partsPage };
 
-const char* const pageIds[] = {"lanes", "find", "parts"};
+const char* const pageIds[] = {"lanes", "book", "machine", "find", "parts"};
 
 } // namespace
 
@@ -56,8 +56,9 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     buildLanes();
     find_ = new FindPage(this);
     parts_ = new PartsPage(this);
-    pages_ = {lanesPage_, find_, parts_};
-    const QString titles[] = {tr("Lanes"), tr("Find"), tr("Parts")};
+
+    const QString titles[] = {
+        tr("Lanes"), tr("From the book"), tr("By machine"), tr("Find"), tr("Parts")};
     for (int page = lanesPage; page <= partsPage; ++page) {
         auto* tab = chip(
             head, QStringLiteral("network_tab_%1").arg(QLatin1String(pageIds[page])), titles[page]);
@@ -81,7 +82,8 @@ NetworkStage::NetworkStage(QWidget* parent) : Stage(parent) {
     column->addLayout(pictures, 1);
     column->addLayout(top);
     // No stack: that would be as high as the highest of them.
-    for (QWidget* page : pages_) {
+    for (QWidget* page :
+         {lanesPage_, static_cast<QWidget*>(find_), static_cast<QWidget*>(parts_)}) {
         column->addWidget(page);
     }
     linkCrosshairs({response_, phase_, impedance_});
@@ -116,28 +118,34 @@ void NetworkStage::buildLanes() {
                        QStringLiteral("E96")});
     series_->setCurrentIndex(static_cast<int>(network::ESeries::E12));
     auto* bar = new QHBoxLayout;
-    bar->addWidget(tune_, 1, Qt::AlignTop);
+    bar->addWidget(reach_->parentWidget(), 1);
     auto* steps = new QLabel(tr("wheel"), lanesPage_);
     steps->setMinimumHeight(28);
     steps->setBuddy(series_);
-    bar->addWidget(steps, 0, Qt::AlignTop);
-    bar->addWidget(series_, 0, Qt::AlignTop);
+    bar->addWidget(steps, 0, Qt::AlignVCenter);
+    bar->addWidget(series_, 0, Qt::AlignVCenter);
     series_->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
     steps->setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
     auto* column = new QVBoxLayout(lanesPage_);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
     column->addWidget(start_);
+    column->addWidget(tune_);
     column->addLayout(bar);
-    column->addWidget(reach_->parentWidget());
     column->addWidget(scroll_);
 }
 
 void NetworkStage::showPage(int page) {
     for (int i = 0; i < tabs_.size(); ++i) {
         tabs_[i]->setChecked(i == page);
-        pages_[i]->setVisible(i == page);
     }
+    // Book and machine stand above the same lanes.
+    lanesPage_->setVisible(page < findPage);
+    find_->setVisible(page == findPage);
+    parts_->setVisible(page == partsPage);
+    start_->setVisible(page == bookPage);
+    tune_->setVisible(page == machinePage);
+    page_ = page;
     if (page != findPage) {
         find_->leave();
     }
@@ -250,8 +258,11 @@ void NetworkStage::tellLoads(const Sight& sight) {
     // do.
     const auto ways = network::driverEnds(sight.shownCabinet()->circuit).size();
     constexpr std::size_t most = 5;
-    start_->setVisible(ways >= 2 && ways <= most);
+    tabs_[bookPage]->setVisible(ways >= 2 && ways <= most);
     if (ways < 2 || ways > most) {
+        if (page_ == bookPage) {
+            showPage(lanesPage);
+        }
         return;
     }
     start_->setWays(static_cast<int>(ways));
@@ -315,6 +326,9 @@ void NetworkStage::display(const Sight& sight) {
     if (cabinet == nullptr) {
         return;
     }
+    if (cabinet->id != cabinet_ && page_ == lanesPage && network::parts(cabinet->circuit).empty()) {
+        showPage(bookPage); // lanes without parts: here is where one begins
+    }
     cabinet_ = cabinet->id;
     tune_->display(sight);
     find_->display(sight);
@@ -371,7 +385,7 @@ void NetworkStage::reveal(const QString& figure) {
         }
         impedance_->setFocus();
     } else if (figure == QStringLiteral("tune")) {
-        showPage(lanesPage);
+        showPage(machinePage);
         tune_->begin();
     } else if (figure == QStringLiteral("find")) {
         showPage(findPage);

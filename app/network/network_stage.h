@@ -63,7 +63,7 @@ private:
     FindPage* find_{};
     PartsPage* parts_{};
     QComboBox* also_{};
-    QList<QWidget*> pages_;
+    int page_{};
     QWidget* lanesPage_{};
     QList<QToolButton*> tabs_;
     BandBars bands_;

@@ -64,9 +64,6 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     auto* row = new FlowLayout(this);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(6);
-    auto* title = new QLabel(tr("From the book"), this);
-    title->setMinimumHeight(28);
-    row->addWidget(title);
     row->addWidget(order_);
     row->addWidget(alignment_);
     auto* at = new QLabel(tr("at"), this);

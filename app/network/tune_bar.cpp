@@ -74,9 +74,6 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     auto* row = new FlowLayout(controls);
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(6);
-    auto* title = new QLabel(tr("By machine"), controls);
-    title->setMinimumHeight(28);
-    row->addWidget(title);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(2);

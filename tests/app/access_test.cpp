@@ -72,6 +72,10 @@ protected:
         } const views[] = {
             {"start page", [&] { window->reveal(QStringLiteral("start")); }},
             {"network", [&] { window->chooseStage(QStringLiteral("network")); }},
+            {"network, book", [&] { click(find<QWidget>("network_tab_book")); }},
+            {"network, machine", [&] { click(find<QWidget>("network_tab_machine")); }},
+            {"network, find", [&] { click(find<QWidget>("network_tab_find")); }},
+            {"network, parts", [&] { click(find<QWidget>("network_tab_parts")); }},
             {"measure", [&] { openMeasure("curves"); }},
             {"measure, record", [&] { openMeasure("record"); }},
             {"measure, calibrations", [&] { openMeasure("calibrations"); }},

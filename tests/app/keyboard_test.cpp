@@ -89,6 +89,8 @@ TEST_F(KeyboardTest, aThreeWayFromNothing) {
     QTest::keyClick(window.get(), Qt::Key_5, Qt::ControlModifier);
     settle();
     // Second order at 500 Hz and 3.2 kHz, levels padded.
+    tabTo("network_tab_book");
+    key(Qt::Key_Space);
     tabTo("start_order");
     key(Qt::Key_Up);
     key(Qt::Key_Up);

@@ -498,6 +498,7 @@ TEST_F(MeasureTest, theUsableBandIsOnTheFrontAndOfferedToTheNetwork) {
     window->chooseCabinet(QStringLiteral("projection"));
     window->chooseStage(QStringLiteral("network"));
     settle();
+    click(find<QToolButton>("network_tab_book"));
     auto* offer = find<QToolButton>("start_offer");
     ASSERT_TRUE(offer->isVisible());
     EXPECT_NE(offer->toolTip().indexOf(QStringLiteral("by its")), -1);

@@ -12,6 +12,7 @@
 #include <QLabel>
 #include <QPushButton>
 #include <QTest>
+#include <QToolButton>
 
 #include <cmath>
 
@@ -26,6 +27,7 @@ protected:
         window->chooseCabinet(QStringLiteral("left"));
         window->chooseStage(QStringLiteral("network"));
         settle();
+        click(find<QToolButton>("network_tab_machine"));
     }
 
     app::TuneBar* bar() { return window->findChild<app::TuneBar*>(); }

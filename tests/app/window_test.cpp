@@ -376,6 +376,7 @@ TEST_F(Window, closesWhileAKeyIsHeld) {
 
 TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
     const Plot& response = *plot("plot_response");
+    click(find<QToolButton>("network_tab_book"));
     auto* order = find<QComboBox>("start_order");
     order->setFocus();
     press(Qt::Key_Up); // third order …
@@ -401,6 +402,7 @@ TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
 }
 
 TEST_F(Window, anImpossibleStartIsRefusedInWords) {
+    click(find<QToolButton>("network_tab_book"));
     find<QComboBox>("start_order")->setFocus();
     press(Qt::Key_Up);
     EXPECT_NE(notice().indexOf(QStringLiteral("must be even for Linkwitz-Riley")), -1)
