@@ -3673,6 +3673,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>the network has no sum</source>
         <translation>das Netzwerk hat keine Summe</translation>
     </message>
+    <message>
+        <source>a series network from the book has two</source>
+        <translation>ein Reihennetzwerk aus dem Buch hat zwei</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -6577,6 +6581,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Shelf for the front&apos;s step: %1 dB about %2</source>
         <translation>Glied für die Stufe der Schallwand: %1 dB um %2</translation>
+    </message>
+    <message>
+        <source>on to</source>
+        <translation>weiter an</translation>
     </message>
 </context>
 <context>
@@ -9624,6 +9632,22 @@ nach den Flächen allein: %3</translation>
         <source>they meet at %1</source>
         <translation>sie treffen sich bei %1</translation>
     </message>
+    <message>
+        <source>How the ways are joined</source>
+        <translation>Wie die Wege verbunden sind</translation>
+    </message>
+    <message>
+        <source>parallel</source>
+        <translation>parallel</translation>
+    </message>
+    <message>
+        <source>in series</source>
+        <translation>in Reihe</translation>
+    </message>
+    <message>
+        <source>In series: fewer parts, and the drivers&apos; voltages add up to the amplifier&apos;s whatever the drivers do (first order); but an open driver or part disturbs both ways, and neither can be tuned alone. Butterworth only.</source>
+        <translation>In Reihe: weniger Bauteile, und die Spannungen der Chassis ergeben zusammen die des Verstärkers, was immer die Chassis tun (erste Ordnung); aber ein offenes Chassis oder Bauteil stört beide Wege, und keiner lässt sich allein abstimmen. Nur Butterworth.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::StartPage</name>
@@ -10098,6 +10122,14 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>Neighbours are to be in step about their crossover too, not only to add up: beside the axis the sum then holds better.</source>
         <translation>Nachbarn sollen um ihren Übergang auch im Gleichschritt sein, nicht nur zusammen passen: neben der Achse hält die Summe dann besser.</translation>
+    </message>
+    <message>
+        <source>robust</source>
+        <translation>robust</translation>
+    </message>
+    <message>
+        <source>Sixteen networks whose parts are off by their tolerances count as much as the one on paper: a little less flat, but built as it is drawn.</source>
+        <translation>Sechzehn Netzwerke, deren Bauteile um ihre Toleranzen daneben liegen, zählen so viel wie das auf dem Papier: etwas weniger flach, aber gebaut, wie es gezeichnet ist.</translation>
     </message>
 </context>
 <context>

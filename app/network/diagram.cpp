@@ -99,9 +99,13 @@ void paintEnd(QPainter& painter, const LaneLayout::End& end, const job::Job& job
 void paintLane(QPainter& painter, const LaneLayout::Lane& lane) {
     painter.setPen(QPen(Qt::black, 1.4));
     painter.setBrush(Qt::black);
-    painter.drawEllipse(QPointF(hotPost, lane.rail), 4.0, 4.0);
+    if (lane.onHot) {
+        painter.drawEllipse(QPointF(hotPost, lane.rail), 4.0, 4.0);
+    }
     painter.setBrush(Qt::white);
-    painter.drawEllipse(QPointF(returnPost, lane.returnRail), 4.0, 4.0);
+    if (lane.onReturn) {
+        painter.drawEllipse(QPointF(returnPost, lane.returnRail), 4.0, 4.0);
+    }
     painter.drawText(
         QRectF(4.0, lane.rail - 10.0, hotPost - 10.0, 20.0), Qt::AlignVCenter, lane.name);
 }
@@ -133,12 +137,7 @@ void paintDiagram(QPainter& painter, const job::Job& job, const job::Cabinet& ca
     for (const QLine& wire : layout.wires) {
         painter.drawLine(wire);
     }
-    if (!layout.lanes.isEmpty()) {
-        const LaneLayout::Lane& first = layout.lanes.front();
-        const LaneLayout::Lane& last = layout.lanes.back();
-        painter.drawLine(hotPost, first.rail, hotPost, last.rail);
-        painter.drawLine(returnPost, first.returnRail, returnPost, last.returnRail);
-    }
+    painter.drawLines(layout.posts);
     painter.setBrush(Qt::black);
     for (const QPoint& joint : layout.joints) {
         painter.drawEllipse(QPointF(joint), 2.4, 2.4);

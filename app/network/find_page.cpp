@@ -245,13 +245,18 @@ void FindPage::begin() {
             const job::Job& job = task_.evaluated->job;
             auto plan = job::findPlan(
                 job, *job::findCabinet(job, task_.cabinet), *task_.evaluated->assembly, task_.wish);
-            const std::scoped_lock lock(shared->mutex);
             if (!plan) {
+                const std::scoped_lock lock(shared->mutex);
                 shared->problem = spoken(text::sentence(plan.error()));
                 Q_EMIT done(search);
                 return;
             }
-            shared->front.byHand = job::keptNetwork(find::byHand(*plan));
+            const find::Point hand = find::byHand(*plan, [&] { return !*stop; });
+            if (*stop) {
+                return; // nothing to go on with yet
+            }
+            const std::scoped_lock lock(shared->mutex);
+            shared->front.byHand = job::keptNetwork(hand);
             shared->front.floor = task_.wish.floor;
             task_.finder = std::make_shared<find::Finder>(std::move(*plan));
             shared->space = task_.finder->candidates();

@@ -143,11 +143,34 @@ public:
                       std::max(end.returnRail - end.rail + tileSize.height() / 2 + 9, leastEnd));
             reach(end.rect);
         }
+        joinLanes();
         reach(QRect(0, 0, rightmost_, y_ - laneGap));
         layout_.size = bounds_;
     }
 
+    /// The ways follow each other.
+    void chain() { chained_ = true; }
+
 private:
+    void joinLanes() {
+        auto& lanes = layout_.lanes;
+        if (lanes.isEmpty()) {
+            return;
+        }
+        if (!chained_) {
+            layout_.posts = {
+                {hotPost, lanes.front().rail, hotPost, lanes.back().rail},
+                {returnPost, lanes.front().returnRail, returnPost, lanes.back().returnRail}};
+            return;
+        }
+        for (qsizetype i = 0; i + 1 < lanes.size(); ++i) {
+            lanes[i].onReturn = false;
+            lanes[i + 1].onHot = false;
+            layout_.posts << QLine(returnPost, lanes[i].returnRail, hotPost, lanes[i].returnRail)
+                          << QLine(hotPost, lanes[i].returnRail, hotPost, lanes[i + 1].rail);
+        }
+    }
+
     struct Heights {
         int rail{tileSize.height()};
         int hanging{};
@@ -272,6 +295,7 @@ private:
     LaneLayout layout_;
     network::SlotPlace behind_;
     QVector<int> railEnds_;
+    bool chained_{};
     int y_{2};
     int rightmost_{};
     QSize bounds_;
@@ -301,6 +325,9 @@ LaneLayout layOut(const network::Circuit& circuit) {
         network::Section common = *tree;
         common.name = QCoreApplication::translate("LaneLayout", "all ways").toStdString();
         builder.lane(common, std::nullopt);
+    }
+    if (ways->join == network::Joining::series && tree->ladder.empty()) {
+        builder.chain();
     }
     for (std::size_t w = 0; w < ways->sections.size(); ++w) {
         builder.lane(ways->sections[w], w);

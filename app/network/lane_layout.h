@@ -14,7 +14,8 @@ namespace yf::app {
 ///
 /// Each way is a lane from the amplifier's posts at the left to its driver at the right: series
 /// parts on the rail, shunt parts hanging from it to the return rail below. A composite is drawn as
-/// it is wired: in series one behind the other, in parallel side by side.
+/// it is wired: in series one behind the other, in parallel side by side. Ways in series follow
+/// each other: where one returns the next begins.
 struct LaneLayout {
     struct Tile {
         std::string part;
@@ -42,6 +43,8 @@ struct LaneLayout {
         QRect rect;
         int rail{};
         int returnRail{};
+        bool onHot{true};    ///< begins at the amplifier's hot post, not behind the way above
+        bool onReturn{true}; ///< ends at the return post, not in the way below
     };
 
     struct Note {
@@ -55,6 +58,7 @@ struct LaneLayout {
     QVector<Lane> lanes;
     QVector<Note> notes;
     QVector<QLine> wires;
+    QVector<QLine> posts; ///< between the lanes, at the left
     QVector<QPoint> joints;
     QSize size;
 };

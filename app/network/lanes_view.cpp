@@ -433,12 +433,7 @@ void LanesView::paintEvent(QPaintEvent* /*event*/) {
     for (const QLine& wire : layout_.wires) {
         painter.drawLine(wire);
     }
-    if (!layout_.lanes.isEmpty()) {
-        const LaneLayout::Lane& first = layout_.lanes.front();
-        const LaneLayout::Lane& last = layout_.lanes.back();
-        painter.drawLine(hotPost, first.rail, hotPost, last.rail);
-        painter.drawLine(returnPost, first.returnRail, returnPost, last.returnRail);
-    }
+    painter.drawLines(layout_.posts);
     painter.setBrush(t.ink);
     for (const QPoint& joint : layout_.joints) {
         painter.drawEllipse(QPointF(joint), 2.6, 2.6);
@@ -446,9 +441,13 @@ void LanesView::paintEvent(QPaintEvent* /*event*/) {
     for (const LaneLayout::Lane& lane : layout_.lanes) {
         painter.setPen(QPen(t.ink, 1.4));
         painter.setBrush(t.ink);
-        painter.drawEllipse(QPointF(hotPost, lane.rail), 5.0, 5.0);
+        if (lane.onHot) {
+            painter.drawEllipse(QPointF(hotPost, lane.rail), 5.0, 5.0);
+        }
         painter.setBrush(t.sheet);
-        painter.drawEllipse(QPointF(returnPost, lane.returnRail), 5.0, 5.0);
+        if (lane.onReturn) {
+            painter.drawEllipse(QPointF(returnPost, lane.returnRail), 5.0, 5.0);
+        }
         painter.setPen(t.ink);
         QFont bold = font();
         bold.setWeight(QFont::DemiBold);
@@ -460,8 +459,9 @@ void LanesView::paintEvent(QPaintEvent* /*event*/) {
         }
         painter.setFont(font());
         painter.setPen(t.quietInk);
-        painter.drawText(
-            QRect(8, lane.returnRail - 10, returnPost - 18, 20), Qt::AlignVCenter, tr("return"));
+        painter.drawText(QRect(8, lane.returnRail - 10, returnPost - 18, 20),
+                         Qt::AlignVCenter,
+                         lane.onReturn ? tr("return") : tr("on to"));
     }
     painter.setPen(t.ink);
     for (const LaneLayout::Note& note : layout_.notes) {

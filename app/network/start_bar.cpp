@@ -33,6 +33,14 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
                           QStringLiteral("Bessel"),
                           QStringLiteral("Chebyshev")});
     alignment_->setCurrentIndex(static_cast<int>(usual.alignment));
+    join_ = new QComboBox(this);
+    join_->setObjectName(QStringLiteral("start_join"));
+    join_->setAccessibleName(tr("How the ways are joined"));
+    join_->addItems({tr("parallel"), tr("in series")});
+    join_->setToolTip(
+        tr("In series: fewer parts, and the drivers' voltages add up to the "
+           "amplifier's whatever the drivers do (first order); but an open driver or "
+           "part disturbs both ways, and neither can be tuned alone. Butterworth only."));
     flatten_ = new QCheckBox(tr("flatten impedance"), this);
     flatten_->setObjectName(QStringLiteral("start_flatten"));
     flatten_->setToolTip(tr("A resistor and a capacitor across each driver whose impedance rises, "
@@ -66,6 +74,7 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     row->setSpacing(6);
     row->addWidget(order_);
     row->addWidget(alignment_);
+    row->addWidget(join_);
     auto* at = new QLabel(tr("at"), this);
     row->addWidget(at);
     constexpr int mostPairs = 4;
@@ -83,6 +92,7 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
 
     connect(order_, &QComboBox::activated, this, &StartBar::propose);
     connect(alignment_, &QComboBox::activated, this, &StartBar::propose);
+    connect(join_, &QComboBox::activated, this, &StartBar::propose);
     connect(flatten_, &QCheckBox::clicked, this, &StartBar::propose);
     connect(pad_, &QCheckBox::clicked, this, &StartBar::propose);
     connect(take_, &QPushButton::clicked, this, [this] { Q_EMIT taken(start()); });
@@ -125,6 +135,7 @@ void StartBar::setWays(int ways) {
             fx_[pair]->setValue(customary[pairs - 1][pair]);
         }
     }
+    join_->setVisible(ways == 2);
     layout()->invalidate();
 }
 
@@ -137,6 +148,7 @@ job::Start StartBar::start() const {
             .order = order_->currentIndex() + 1,
             .fx = fx_.front()->value(),
             .upper = upper,
+            .series = ways_ == 2 && join_->currentIndex() == 1,
             .flattenImpedance = flatten_->isChecked(),
             .padLevels = pad_->isChecked()};
 }

@@ -52,6 +52,7 @@ private:
     bool proposing_{};
     QComboBox* order_{};
     QComboBox* alignment_{};
+    QComboBox* join_{};
     QuantityField* addFrequency(int pair);
 
     QVector<QuantityField*> fx_; ///< from the lowest pair up

@@ -62,6 +62,11 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     inStep_->setToolTip(
         tr("Neighbours are to be in step about their crossover too, not only to add "
            "up: beside the axis the sum then holds better."));
+    robust_ = new QCheckBox(tr("robust"), this);
+    robust_->setObjectName(QStringLiteral("tune_robust"));
+    robust_->setToolTip(
+        tr("Sixteen networks whose parts are off by their tolerances count as much as "
+           "the one on paper: a little less flat, but built as it is drawn."));
     start_ = new QPushButton(tr("Tune"), this);
     start_->setObjectName(QStringLiteral("tune_start"));
     take_ = new QPushButton(tr("Take these values"), this);
@@ -83,6 +88,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
     row->addWidget(inStep_);
+    row->addWidget(robust_);
     row->addWidget(start_);
     row->addWidget(take_);
     row->addWidget(leave_);
@@ -134,6 +140,7 @@ job::TuneWish TuneBar::wish() const {
     return {.floor = floor_->value(),
             .series = seriesAt(values_->currentIndex()),
             .changes = changes_->currentIndex(),
+            .robust = robust_->isChecked(),
             .inStep = inStep_->isChecked()};
 }
 
@@ -146,7 +153,7 @@ void TuneBar::enable() {
     start_->setText(running_ ? tr("Stop") : tr("Tune"));
     take_->setVisible(!running_ && best_);
     leave_->setVisible(!running_ && best_);
-    for (QWidget* w : QList<QWidget*>{floor_, values_, changes_, inStep_}) {
+    for (QWidget* w : QList<QWidget*>{floor_, values_, changes_, inStep_, robust_}) {
         w->setEnabled(!running_);
     }
     Q_EMIT workChanged();

@@ -80,6 +80,7 @@ private:
     QComboBox* values_{};
     QComboBox* changes_{};
     QCheckBox* inStep_{};
+    QCheckBox* robust_{};
     QPushButton* start_{};
     QPushButton* take_{};
     QPushButton* leave_{};

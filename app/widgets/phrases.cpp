@@ -252,6 +252,7 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "tune anew"),
     QT_TRANSLATE_NOOP("core", "Tune the network"),
     QT_TRANSLATE_NOOP("core", "Take a network that was found"),
+    QT_TRANSLATE_NOOP("core", "a series network from the book has two"),
     QT_TRANSLATE_NOOP("core", "Keep the networks found"),
     QT_TRANSLATE_NOOP("core", "Change the price list"),
     QT_TRANSLATE_NOOP("core", "Insert a level pad"),

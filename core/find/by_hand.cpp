@@ -67,7 +67,7 @@ Book bookFor(const Plan& plan, network::ESeries series) {
 
 } // namespace
 
-Point byHand(const Plan& plan) {
+Point byHand(const Plan& plan, const std::function<bool()>& goOn) {
     const network::ESeries series = plan.series.value_or(network::ESeries::E12);
     const Book book = bookFor(plan, series);
     Point point{.shapes = book.shapes};
@@ -103,6 +103,9 @@ Point byHand(const Plan& plan) {
         const double before = cost;
         for (const network::Part& part : network::parts(now)) {
             for (const int step : {-1, 1}) {
+                if (goOn && !goOn()) {
+                    continue;
+                }
                 const double value = network::stepValue(part.value, series, step);
                 const auto usual = network::usualValues(part.kind);
                 if (value < usual.lowest || value > usual.highest) {

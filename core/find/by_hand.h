@@ -11,6 +11,7 @@ namespace yf::find {
 /// every polarity; then one part after the other by single steps of the series (E12 unless the
 /// plan has one), the step that helps most first, until none helps or two hundred are done. The
 /// same goal, floor and limits count as for the search.
-[[nodiscard]] Point byHand(const Plan& plan);
+/// `goOn` is asked before every step of a part; false ends it where it is.
+[[nodiscard]] Point byHand(const Plan& plan, const std::function<bool()>& goOn = {});
 
 } // namespace yf::find

@@ -76,6 +76,7 @@ struct Start {
     int order{4};
     double fx{2500.0};         ///< Hz, of the lowest pair of ways
     std::vector<double> upper; ///< Hz, of further pairs upwards, rising
+    bool series{};             ///< the two ways one behind the other
     bool flattenImpedance{};
     bool padLevels{};
 
@@ -89,6 +90,7 @@ struct Start {
 /// asked. Pads bring louder ways down to the quietest one by the mean levels over the octave beyond
 /// fx on each one's own side, a middle way's over its own band and with the gain that its band-pass
 /// has. Neighbours are turned over by the textbook's rule.
+/// In series: two ways, Butterworth; a failure in one way then reaches both.
 /// Fails: one way, not one fx for each pair, fx that do not rise, no impedance at fx (naming driver
 /// and range), odd Linkwitz-Riley orders.
 [[nodiscard]] Result<network::Circuit>

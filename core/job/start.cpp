@@ -236,6 +236,20 @@ Result<BookWay> bookWay(const Start& start, const Between& between, double load)
                    book.bandGain.value_or(0.0)};
 }
 
+/// One way of the book's series network for a load.
+Result<std::vector<Slot>> seriesWay(const Start& start, std::size_t way, double load) {
+    network::TextbookRequest request{.kind = network::TextbookKind::series,
+                                     .alignment = start.alignment,
+                                     .order = start.order,
+                                     .fx = start.fx};
+    request.load = load;
+    if (const auto error = network::check(request)) {
+        return *error;
+    }
+    YF_TRY(book, network::textbook(request));
+    return std::get<network::Ways>(book.network.circuit.tree()->end).sections[way].ladder;
+}
+
 /// Whether the book turns the upper one of two neighbours over.
 Result<bool> turnsOver(const Start& start) {
     YF_TRY(book,
@@ -272,6 +286,11 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
             "order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};
     }
     YF_TRY(ends, endsOf(cabinet, start));
+    if (start.series && ends.size() != 2) {
+        return Error{"series",
+                     std::to_string(ends.size()) + " ways",
+                     "a series network from the book has two"};
+    }
     YF_TRY(turned, turnsOver(start));
     std::vector<FlattenedLoad> loads;
     std::vector<BookWay> ways;
@@ -281,7 +300,14 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
         const Between between = betweenOf(start, q);
         YF_TRY(load, loadOf(job, driver, start, between));
         load.load *= ends[q].ratio();
-        YF_TRY(way, bookWay(start, between, load.load));
+        BookWay way;
+        if (start.series) {
+            YF_TRY(ladder, seriesWay(start, q, load.load));
+            way.ladder = std::move(ladder);
+        } else {
+            YF_TRY(book, bookWay(start, between, load.load));
+            way = std::move(book);
+        }
         if (start.padLevels) {
             YF_TRY(level, levelOf(job, driver, between));
             levels.push_back(level + way.gain);
@@ -291,6 +317,7 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
     }
     Section top;
     network::Ways sections;
+    sections.join = start.series ? network::Joining::series : network::Joining::parallel;
     std::array<int, 3> count{};
     for (BookWay& way : ways) {
         numberFilter(way.ladder, count);

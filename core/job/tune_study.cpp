@@ -123,6 +123,8 @@ Result<tune::Problem> tuneProblem(const Job& job,
         }
     }
     problem.starts = wish.starts;
+    constexpr int enough = 16;
+    problem.draws = wish.robust ? enough : 0;
     constexpr double ofTracking = 0.3;
     problem.goal.trackingWeight = wish.inStep ? ofTracking : 0.0;
     // Nor may it become much quieter than it is.

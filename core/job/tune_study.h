@@ -15,6 +15,7 @@ struct TuneWish {
     std::optional<network::ESeries> series; ///< none: exact values
     int changes{};                          ///< at most so many parts; 0: all that are not fixed
     int starts{8};
+    bool robust{}; ///< networks with parts off by their tolerances count too
     bool inStep{}; ///< neighbours in step count too: dips beside the axis are less deep then
     bool polarities{true}; ///< every way but the first is tried both ways round; not with `changes`
 

@@ -135,11 +135,47 @@ void Objective::set(const std::vector<double>& x) {
 }
 
 Standing Objective::value(const std::vector<double>& x) {
-    return evaluate(x, nullptr);
+    return withDraws(x, nullptr);
 }
 
 Standing Objective::slope(const std::vector<double>& x, Slope& slope) {
-    return evaluate(x, &slope);
+    return withDraws(x, &slope);
+}
+
+Standing Objective::withDraws(const std::vector<double>& x, Slope* slope) {
+    Standing nominal = evaluate(x, slope);
+    if (draws_.empty()) {
+        return nominal;
+    }
+    const auto scale = [](Slope& s, double by) {
+        for (double& a : s.A) {
+            a *= by;
+        }
+        for (double& g : s.g) {
+            g *= by;
+        }
+    };
+    constexpr double half = 0.5;
+    const double share = half / static_cast<double>(draws_.size());
+    nominal.cost *= half;
+    if (slope != nullptr) {
+        scale(*slope, half);
+    }
+    for (const std::vector<double>& draw : draws_) {
+        std::vector<double> y = x;
+        for (std::size_t i = 0; i < y.size(); ++i) {
+            y[i] += draw[i];
+        }
+        Slope here;
+        nominal.cost += share * evaluate(y, slope == nullptr ? nullptr : &here).cost;
+        for (std::size_t i = 0; slope != nullptr && i < here.A.size(); ++i) {
+            slope->A[i] += share * here.A[i];
+        }
+        for (std::size_t i = 0; slope != nullptr && i < here.g.size(); ++i) {
+            slope->g[i] += share * here.g[i];
+        }
+    }
+    return nominal;
 }
 
 /// One block of frequencies with what all kinds of residual need of it.

@@ -93,6 +93,10 @@ public:
               const std::vector<bool>& free,
               Goal goal);
 
+    /// Networks that are a little off count too: the cost becomes half the nominal one's and half
+    /// the mean of these. Each is an offset of x, ln of what a part is off by.
+    void setDraws(std::vector<std::vector<double>> draws) { draws_ = std::move(draws); }
+
     [[nodiscard]] std::size_t unknowns() const { return free_.size(); }
 
     /// ln of the values that the circuit came with.
@@ -114,6 +118,7 @@ private:
 
     void set(const std::vector<double>& x);
     Standing evaluate(const std::vector<double>& x, Slope* slope);
+    Standing withDraws(const std::vector<double>& x, Slope* slope);
     void addLevel(Rows& rows, Standing& standing) const;
     void block(std::size_t block, Rows& rows);
     void setLevels(
@@ -137,6 +142,7 @@ private:
     std::vector<double> start_;
     Goal goal_;
     std::vector<std::vector<network::Block>> factors_; ///< [end][block]
+    std::vector<std::vector<double>> draws_;
 };
 
 } // namespace yf::tune

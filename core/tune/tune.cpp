@@ -344,6 +344,7 @@ Result<TuneAnswer> tune(const TuneRequest& r) {
     }
     problem.starts = r.starts;
     problem.seed = static_cast<std::uint64_t>(r.seed);
+    problem.draws = r.draws;
     TuneAnswer answer{.network = r.network};
     Found found;
     if (r.maxChanges) {

@@ -103,6 +103,7 @@ struct TuneRequest {
     std::optional<network::ESeries> eSeries;
     int starts{8};
     int seed{1};
+    int draws{};
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -115,6 +116,8 @@ struct TuneRequest {
         field(self.eSeries, network::eSeriesKey);
         field(self.starts, q::Whole{"starts", 1, 1000, "of the search", 8});
         field(self.seed, q::Whole{"seed", 0, 2147483647, "of the starts", 1});
+        field(self.draws,
+              q::Whole{"robust_draws", 0, 64, "networks with parts off that count too", 0});
     }
 };
 

@@ -3,6 +3,7 @@
 
 #include "core/base/parallel.h"
 #include "core/network/ladder_edit.h"
+#include "core/network/tolerance.h"
 #include "core/tune/watch.h"
 
 #include <algorithm>
@@ -47,8 +48,27 @@ Found checked(const Problem& problem, network::Circuit circuit, const Standing& 
     return found;
 }
 
+/// Each part uniform within its tolerance.
+std::vector<std::vector<double>> drawsOf(const Problem& problem, const network::Circuit& circuit) {
+    std::vector<std::vector<double>> draws(static_cast<std::size_t>(problem.draws));
+    const auto parts = network::parts(circuit);
+    const network::Tolerances usual;
+    std::mt19937_64 engine(problem.seed);
+    for (auto& draw : draws) {
+        for (std::size_t p = 0; p < parts.size(); ++p) {
+            const double u = static_cast<double>(engine() >> 11U) * 0x1.0p-53;
+            if (problem.free[p]) {
+                draw.push_back(std::log1p(usual.of(parts[p]) * (2.0 * u - 1.0)));
+            }
+        }
+    }
+    return draws;
+}
+
 Objective objectiveOf(const Problem& problem, const network::Circuit& circuit, const Goal& goal) {
-    return {circuit, problem.loads, problem.factors, problem.free, goal};
+    Objective objective(circuit, problem.loads, problem.factors, problem.free, goal);
+    objective.setDraws(drawsOf(problem, circuit));
+    return objective;
 }
 
 /// From x until floor and limits hold, or pushing harder helps no more.

@@ -21,6 +21,8 @@ struct Problem {
     Box box;                ///< for all parts, x = ln(value)
     int starts{8};
     std::uint64_t seed{1};
+    int draws{}; ///< networks with parts off by their tolerances that count too; the same in every
+                 ///< step, so that the cost stays smooth
 };
 
 struct Found {

@@ -265,6 +265,25 @@ TEST_F(FindTest, aHelperIsPutInAndUndone) {
     EXPECT_EQ(cabinet().circuit, before);
 }
 
+// From the book in series: one behind the other, said by the core where it cannot be.
+TEST_F(FindTest, aSeriesNetworkFromTheBook) {
+    window->chooseCabinet(QStringLiteral("projection"));
+    open("network_tab_book");
+    auto* join = find<QComboBox>("start_join");
+    ASSERT_TRUE(join->isVisible());
+    find<QComboBox>("start_order")->setCurrentIndex(0);
+    find<QComboBox>("start_alignment")->setCurrentIndex(0);
+    join->setCurrentIndex(1);
+    click(find<QPushButton>("start_take"));
+    settle();
+    const network::Circuit& circuit = job::findCabinet(job(), "projection")->circuit;
+    EXPECT_EQ(std::get<network::Ways>(circuit.tree()->end).join, network::Joining::series);
+    EXPECT_EQ(network::parts(circuit).size(), 2U);
+    window->chooseCabinet(QStringLiteral("left"));
+    settle();
+    EXPECT_FALSE(join->isVisible()); // three ways: not in the book
+}
+
 // Another state is one thin curve more, in response and load.
 TEST_F(FindTest, otherStatesAreDrawnOnWish) {
     auto* also = find<QComboBox>("network_also");

@@ -97,4 +97,26 @@ TEST(LaneLayout, whatIsNoLadderIsSaid) {
     EXPECT_EQ(app::layOut(special.circuit).notes.size(), 2);
 }
 
+// Ways in series follow each other: one begins at the amplifier, one ends there, and where one
+// returns the next begins.
+TEST(LaneLayout, waysInSeriesFollowEachOther) {
+    const network::Network n = networkFrom(
+        R"({"drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"join":"series","ways":[)"
+        R"({"ladder":[{"shunt":"C1 10uF"}],"driver":"a"},{"ladder":[{"shunt":"L1 1mH"}],"driver":"b"}]})");
+    const LaneLayout series = app::layOut(n.circuit);
+    ASSERT_EQ(series.lanes.size(), 2);
+    EXPECT_TRUE(series.lanes[0].onHot);
+    EXPECT_FALSE(series.lanes[0].onReturn);
+    EXPECT_FALSE(series.lanes[1].onHot);
+    EXPECT_TRUE(series.lanes[1].onReturn);
+    const QLine down(app::hotPost, series.lanes[0].returnRail, app::hotPost, series.lanes[1].rail);
+    EXPECT_TRUE(series.posts.contains(down));
+    network::Circuit parallel = n.circuit;
+    std::get<network::Ways>(parallel.tree()->end).join = network::Joining::parallel;
+    const LaneLayout side = app::layOut(parallel);
+    EXPECT_TRUE(side.lanes[0].onReturn && side.lanes[1].onHot);
+    EXPECT_FALSE(side.posts.contains(down));
+    expectSound(n.circuit, "series");
+}
+
 } // namespace yf::test

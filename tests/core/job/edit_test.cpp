@@ -378,6 +378,39 @@ TEST(Start, threeWaysAreTheBooksForEachDriver) {
     }
 }
 
+// First order in series: the drivers' voltages add up to the source whatever they are (exact,
+// docs/theory/network.md), and only Butterworth's follow the book.
+TEST(Start, inSeriesTheDriversShareTheVoltage) {
+    const job::Start start{
+        .alignment = network::Alignment::butterworth, .order = 1, .fx = 2500.0, .series = true};
+    const auto started = job::startedNetwork(demoJob(), demoCabinet(), start);
+    ASSERT_TRUE(started.ok());
+    EXPECT_EQ(std::get<network::Ways>(started->tree()->end).join, network::Joining::series);
+    const auto loads = job::bookLoads(demoJob(), demoCabinet(), start);
+    const double omega = 2.0 * 3.14159265358979 * 2500.0;
+    EXPECT_NEAR(network::findPart(*started, "C1")->value, 1.0 / ((*loads)[0] * omega), 1e-12);
+    EXPECT_NEAR(network::findPart(*started, "L1")->value, (*loads)[1] / omega, 1e-9);
+    network::Circuit bare = *started;
+    bare.source.resistance = 0.0;
+    for (network::Section& way : std::get<network::Ways>(bare.tree()->end).sections) {
+        std::get<network::DriverEnd>(way.end).polarity = 1;
+    }
+    const auto solution = network::solve(bare, *job::assemble(demoJob()).cabinets.front().loads);
+    ASSERT_TRUE(solution.ok());
+    for (std::size_t k = 0; k < solution->impedances.size(); ++k) {
+        ASSERT_NEAR(std::abs(solution->drives[0][k] + solution->drives[1][k]), 1.0, 1e-12);
+    }
+    EXPECT_FALSE(job::startedNetwork(demoJob(), demoCabinet(), {.order = 4, .series = true}).ok());
+    EXPECT_FALSE(job::startedNetwork(hallJob(),
+                                     *job::findCabinet(hallJob(), "left"),
+                                     {.alignment = network::Alignment::butterworth,
+                                      .order = 1,
+                                      .fx = 400.0,
+                                      .upper = {3000.0},
+                                      .series = true})
+                     .ok());
+}
+
 // The pad's attenuation is what the drivers' mean levels over the octave on each one's side of fx
 // differ by; formed anew here from the takes, and read back from the two resistors.
 TEST(Start, levelPadTakesOffTheDifferenceOfTheDrivers) {
