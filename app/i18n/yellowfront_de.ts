@@ -5415,18 +5415,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>vierte</translation>
     </message>
     <message>
-        <source>Values it ends in</source>
-        <translation>Werte, in denen es endet</translation>
-    </message>
-    <message>
-        <source>exact</source>
-        <translation>genau</translation>
-    </message>
-    <message>
-        <source>Least impedance that the amplifier takes</source>
-        <translation>Kleinste Impedanz, die der Verstärker verträgt</translation>
-    </message>
-    <message>
         <source>What the error is set against</source>
         <translation>Wogegen der Fehler aufgetragen wird</translation>
     </message>
@@ -9480,6 +9468,21 @@ nach den Flächen allein: %3</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::SearchControls</name>
+    <message>
+        <source>Least impedance that the amplifier takes</source>
+        <translation>Kleinste Impedanz, die der Verstärker verträgt</translation>
+    </message>
+    <message>
+        <source>Values it ends in</source>
+        <translation>Werte, in denen es endet</translation>
+    </message>
+    <message>
+        <source>exact</source>
+        <translation>genau</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::SetupSketch</name>
     <message>
         <source>Where things stand</source>
@@ -10022,18 +10025,6 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>%1 rms, ±%2 from flat</source>
         <translation>%1 im Mittel, ±%2 von flach</translation>
-    </message>
-    <message>
-        <source>Least impedance that the amplifier takes</source>
-        <translation>Kleinste Impedanz, die der Verstärker verträgt</translation>
-    </message>
-    <message>
-        <source>Values it ends in</source>
-        <translation>Werte, bei denen es endet</translation>
-    </message>
-    <message>
-        <source>exact</source>
-        <translation>genau</translation>
     </message>
     <message>
         <source>What may change</source>

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/find_page.h"
 
+#include "app/network/search_controls.h"
 #include "app/widgets/controls.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
@@ -20,19 +21,6 @@
 namespace yf::app {
 
 namespace {
-
-const quantity::Quantity leastLoad{
-    "|Z|", "floor_ohm", 1.0, "Ω", 0.5, 2000.0, "least impedance that the amplifier takes"};
-
-QString inDecibels(double level) {
-    return figures(text::printFixed(level, 2)) + QChar(0x202F) + QStringLiteral("dB");
-}
-
-std::optional<network::ESeries> seriesAt(int index) {
-    constexpr network::ESeries all[] = {
-        network::ESeries::E6, network::ESeries::E12, network::ESeries::E24};
-    return index == 0 ? std::nullopt : std::optional(all[index - 1]);
-}
 
 QString figuresOf(const job::FoundNetwork& n) {
     return FindPage::tr("%1 parts for %2: %3 rms, ±%4 from the target, load at least %5 Ω")
@@ -138,16 +126,8 @@ void FindPage::build() {
     order_ = narrowCombo(this, QStringLiteral("find_order"), tr("Highest order of a filter"), 8);
     order_->addItems({tr("second"), tr("third"), tr("fourth")});
     order_->setCurrentIndex(2);
-    values_ = narrowCombo(this, QStringLiteral("find_values"), tr("Values it ends in"), 6);
-    values_->addItems(
-        {tr("exact"), QStringLiteral("E6"), QStringLiteral("E12"), QStringLiteral("E24")});
-    values_->setCurrentIndex(2);
-    floor_ = quantityField(this,
-                           leastLoad,
-                           text::Unit::ohm,
-                           QStringLiteral("find_floor"),
-                           tr("Least impedance that the amplifier takes"));
-    floor_->setValue(job::FindWish{}.floor);
+    values_ = endValuesBox(this, QStringLiteral("find_values"));
+    floor_ = leastLoadField(this, QStringLiteral("find_floor"));
     across_ =
         narrowCombo(this, QStringLiteral("find_across"), tr("What the error is set against"), 8);
     across_->addItems({tr("price"), tr("parts")});
@@ -195,7 +175,7 @@ void FindPage::join() {
 
 job::FindWish FindPage::wish() const {
     return {.floor = floor_->value(),
-            .series = seriesAt(values_->currentIndex()),
+            .series = endValues(values_),
             .highestOrder = order_->currentIndex() + 2};
 }
 

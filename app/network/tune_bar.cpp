@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/network/tune_bar.h"
 
+#include "app/network/search_controls.h"
 #include "app/widgets/controls.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
@@ -21,20 +22,6 @@ namespace yf::app {
 
 namespace {
 
-/// Exact values, then the series of the choice.
-std::optional<network::ESeries> seriesAt(int index) {
-    constexpr network::ESeries all[] = {
-        network::ESeries::E6, network::ESeries::E12, network::ESeries::E24};
-    return index == 0 ? std::nullopt : std::optional(all[index - 1]);
-}
-
-const quantity::Quantity leastLoad{
-    "|Z|", "floor_ohm", 1.0, "Ω", 0.5, 2000.0, "least impedance that the amplifier takes"};
-
-QString inDecibels(double level) {
-    return figures(text::printFixed(level, 2)) + QChar(0x202F) + QStringLiteral("dB");
-}
-
 QString stoodWords(const tune::Standing& standing) {
     return TuneBar::tr("%1 rms, ±%2 from flat")
         .arg(inDecibels(standing.rms()), inDecibels(standing.most));
@@ -43,16 +30,8 @@ QString stoodWords(const tune::Standing& standing) {
 } // namespace
 
 TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
-    floor_ = quantityField(this,
-                           leastLoad,
-                           text::Unit::ohm,
-                           QStringLiteral("tune_floor"),
-                           tr("Least impedance that the amplifier takes"));
-    floor_->setValue(job::TuneWish{}.floor);
-    values_ = narrowCombo(this, QStringLiteral("tune_values"), tr("Values it ends in"), 6);
-    values_->addItems(
-        {tr("exact"), QStringLiteral("E6"), QStringLiteral("E12"), QStringLiteral("E24")});
-    values_->setCurrentIndex(2);
+    floor_ = leastLoadField(this, QStringLiteral("tune_floor"));
+    values_ = endValuesBox(this, QStringLiteral("tune_values"));
     changes_ = narrowCombo(this, QStringLiteral("tune_changes"), tr("What may change"), 12);
     changes_->addItems({tr("every part"), tr("one part"), tr("two parts"), tr("three parts")});
     changes_->setToolTip(tr("Parts typed with fixed=1 stay. Few parts: every choice of them is "
@@ -138,7 +117,7 @@ void TuneBar::join() {
 
 job::TuneWish TuneBar::wish() const {
     return {.floor = floor_->value(),
-            .series = seriesAt(values_->currentIndex()),
+            .series = endValues(values_),
             .changes = changes_->currentIndex(),
             .robust = robust_->isChecked(),
             .inStep = inStep_->isChecked()};
