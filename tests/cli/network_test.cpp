@@ -135,6 +135,51 @@ TEST(NetworkCommands, find) {
     }
 }
 
+// Out by one verb, in by another, and solved: the same load.
+TEST(NetworkCommands, exportAndImport) {
+    const Value out = network("export", pair + R"(,"format":"spice")");
+    const std::string netlist = *out.find("text")->word();
+    EXPECT_NE(netlist.find(".subckt driver_a a b"), std::string::npos);
+    const Value in =
+        output({"network", "import"}, text::writeJson(Value::Object{{"text", netlist}}));
+    const Value before = network("solve", pair + R"(,"frequencies_hz":[100,1000,10000])");
+    const Value after = network("solve",
+                                "\"network\":" + text::writeJson(*in.find("network")) +
+                                    R"(,"frequencies_hz":[100,1000,10000])");
+    for (std::size_t k = 0; k < 3; ++k) {
+        const double mine = *(*before.find("impedances_ohm")->list())[k].number();
+        EXPECT_NEAR(*(*after.find("impedances_ohm")->list())[k].number(), mine, 1e-9 * mine);
+    }
+    const std::string csv =
+        *network("export", pair + R"(,"format":"csv-parts","voltage_v":20,"prices":{"coil":7})")
+             .find("text")
+             ->word();
+    EXPECT_NE(csv.find("L1,a,coil,1,mH,0.300"), std::string::npos) << csv;
+    EXPECT_NE(csv.find(",10.00\n"), std::string::npos) << csv; // 7 and 3 for 1 mH
+    const Value trial = output({"network", "trial"}, R"({"seed":4,"sets":1,"ways":2})");
+    const Value& set = trial.find("sets")->list()->front();
+    EXPECT_EQ(*set.find("by_hand")->find("parts")->number() >= 8.0, true);
+    EXPECT_FALSE(set.find("front")->list()->empty());
+
+    const struct {
+        const char* verb;
+        std::string input;
+        const char* words;
+    } refused[] = {
+        {"export", pair + R"(,"format":"dxf")", "format"},
+        {"export", pair, "format"},
+        {"import", R"("text":"R1 a 0 8\n")", "no source"},
+        {"import", R"("text":"V1 a 0 1\nQ1 a b c d\n")", "line 2"},
+        {"trial", R"("ways":7)", "ways"},
+        {"tune", pair + R"(,"from_hz":200,"to_hz":900,"robust_draws":100)", "robust_draws"}};
+
+    for (const auto& row : refused) {
+        const cli::Answer a = answer({"network", row.verb}, "{" + row.input + "}");
+        EXPECT_EQ(a.status, 2) << row.input;
+        EXPECT_NE(a.err.find(row.words), std::string::npos) << row.input << a.err;
+    }
+}
+
 TEST(NetworkCommands, refusalsNameKeyValueAndRange) {
     const struct {
         const char* verb;

@@ -266,6 +266,50 @@ TEST(Tune, stopsWhenTold) {
     EXPECT_EQ(p.circuit, networkFrom(twoWay).circuit);
 }
 
+// Neighbours that change places outside their band: the derivative by differences, and the tuner
+// brings the crossing into it although the sum would be flat without.
+TEST(Objective, aCrossingIsPulledIntoItsBand) {
+    tune::Problem p = problem(networkFrom(twoWay), wide());
+    p.goal.crossings = {{.lower = 0, .from = 3500.0, .to = 5000.0}};
+    tune::Objective o = objective(p);
+    tune::Slope slope;
+    const tune::Standing start = o.slope(o.start(), slope);
+    EXPECT_GT(start.limitMissed, 1.0); // it crosses lower than that
+    for (std::size_t i = 0; i < o.unknowns(); ++i) {
+        constexpr double h = 1e-5;
+        auto up = o.start();
+        auto down = o.start();
+        up[i] += h;
+        down[i] -= h;
+        const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
+        EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (1.0 + std::abs(difference))) << i;
+    }
+    const tune::Found found = tune::tuneValues(p, {});
+    ASSERT_TRUE(found.allowed);
+    const auto solution = *network::solve(found.circuit, p.loads);
+    for (std::size_t k = 0; k < p.goal.axis.size(); ++k) {
+        const double upper = std::abs(solution.drives[1][k] * p.factors[1][k]);
+        const double lower = std::abs(solution.drives[0][k] * p.factors[0][k]);
+        const double f = p.goal.axis[k];
+        if (f > 3500.0 / 4.0 && f < 3500.0) {
+            EXPECT_LE(upper, 1.002 * lower) << f;
+        }
+        if (f > 5000.0 && f < 4.0 * 5000.0) {
+            EXPECT_LE(lower, 1.002 * upper) << f;
+        }
+    }
+}
+
+// A free level that pays for flatness is held up.
+TEST(Objective, theLevelIsHeld) {
+    tune::Problem p = problem(networkFrom(twoWay), wide());
+    const double now = tune::judgedGoal(p, p.circuit).level;
+    p.goal.leastLevel = now + 0.5;
+    const tune::Found found = tune::tuneValues(p, {});
+    EXPECT_TRUE(found.allowed);
+    EXPECT_GE(found.standing.level, now + 0.5 - 0.02);
+}
+
 // With draws the derivative is still that of the cost.
 TEST(Objective, slopesOfARobustGoalAreThoseOfDifferences) {
     tune::Problem p = problem(networkFrom(twoWay), wide());
