@@ -74,8 +74,12 @@ struct Finder::State {
     std::vector<std::vector<Candidate>> levels; ///< by number of parts
     std::map<Candidate, Tried> tried;
     std::vector<Point> front;
-    std::vector<std::optional<Point>> rounded; ///< of the front
-    std::vector<double> richest;               ///< dB rms of the richest networks
+    /// Best of each number of parts that the front has no use for while values are exact: with
+    /// values of a series more parts can be worth it.
+    std::vector<Point> reserve;
+    std::vector<std::optional<Point>> rounded; ///< of front and reserve
+    int beyond{};                ///< numbers of parts tried since the floor was reached
+    std::vector<double> richest; ///< dB rms of the richest networks
     /// What of a step was finished when the search was stopped.
     std::vector<char> finished;
     double floor{}; ///< dB rms, the least of those
@@ -210,6 +214,11 @@ struct Finder::State {
                 ranked.emplace_back(t.cost, &c);
             }
         }
+        if (ranked.empty() && plan.series) {
+            const auto cost = [&](const Candidate& c) { return tried.at(c).cost; };
+            const auto best = std::ranges::min_element(candidates, {}, cost);
+            ranked.emplace_back(cost(*best), &*best);
+        }
         std::ranges::sort(ranked);
         constexpr std::size_t most = 6;
         ranked.resize(std::min(ranked.size(), most));
@@ -225,9 +234,13 @@ struct Finder::State {
         if (stopped) {
             return;
         }
-        for (auto& point : points) {
-            if (point) {
-                insert(front, std::move(*point));
+        constexpr std::size_t kept = 2;
+        for (std::size_t i = 0; i < points.size(); ++i) {
+            if (points[i]) {
+                if (i < kept) {
+                    reserve.push_back(*points[i]);
+                }
+                insert(front, std::move(*points[i]));
             }
         }
     }
@@ -318,10 +331,19 @@ struct Finder::State {
     /// Values of the series for every network of the front; those that can't hold floor and limits
     /// with them are dropped.
     void round() {
-        rounded.resize(front.size());
+        std::vector<Point> all = front;
+        for (const Point& point : reserve) {
+            const auto same = [&](const Point& other) {
+                return other.found.circuit == point.found.circuit;
+            };
+            if (std::ranges::none_of(front, same)) {
+                all.push_back(point);
+            }
+        }
+        rounded.resize(all.size());
         const tune::GoOn asked = [this](const auto&, const auto&) { return ask(); };
-        const bool all = finishAll(front.size(), [&](std::size_t i) {
-            Point point = front[i];
+        const bool finishedAll = finishAll(all.size(), [&](std::size_t i) {
+            Point point = all[i];
             tune::Problem problem = plan.base;
             problem.circuit = point.found.circuit;
             problem.free.assign(static_cast<std::size_t>(point.parts), true);
@@ -339,7 +361,7 @@ struct Finder::State {
             }
             rounded[i] = std::move(point);
         });
-        if (!all) {
+        if (!finishedAll) {
             return;
         }
         std::vector<Point> kept;
@@ -380,7 +402,9 @@ struct Finder::State {
             const bool reached = std::ranges::any_of(front, [&](const Point& p) {
                 return p.found.standing.rms() <= asGood * floor + nothing;
             });
-            if (level == levels.size() || reached) {
+            constexpr int further = 4;
+            beyond += reached && plan.series ? 1 : 0;
+            if (level == levels.size() || (reached && (!plan.series || beyond > further))) {
                 stage = plan.series ? Stage::rounding : Stage::done;
             }
             return;
