@@ -5355,10 +5355,6 @@ Ohm gegen den Aufdruck.</translation>
 <context>
     <name>yf::app::FindPage</name>
     <message>
-        <source>%1 parts for %2: %3 rms, ±%4 from the target, load at least %5 Ω</source>
-        <translation>%1 Bauteile für %2: %3 eff., ±%4 vom Ziel, Last mindestens %5 Ω</translation>
-    </message>
-    <message>
         <source>high-pass of order %1 for %2</source>
         <translation>Hochpass der Ordnung %1 für %2</translation>
     </message>
@@ -5510,6 +5506,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>Here for its low price.</source>
         <translation>Hier wegen seines niedrigen Preises.</translation>
     </message>
+    <message>
+        <source>%1 parts for %2 by the price list: on axis %3 rms, ±%4 from the target, load at least %5 Ω</source>
+        <translation>%1 Bauteile für %2 nach der Preisliste: auf der Achse %3 eff., ±%4 vom Ziel, Last mindestens %5 Ω</translation>
+    </message>
+    <message>
+        <source>On axis, parts as marked. Neighbours cross where both drivers work well; coils are air coils of usual wire, capacitors above 33 µF electrolytics; prices are those of the list on the page Parts (rules of thumb until you set them).</source>
+        <translation>Auf der Achse, Bauteile wie angegeben. Nachbarn übergeben, wo beide Chassis gut arbeiten; Spulen sind Luftspulen aus üblichem Draht, Kondensatoren über 33 µF Elkos; die Preise sind die der Liste auf der Seite Bauteile (Faustwerte, bis man sie setzt).</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::FindingsPanel</name>
@@ -5641,10 +5645,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Zahl der Bauteile</translation>
     </message>
     <message>
-        <source>dB rms from the target</source>
-        <translation>dB eff. vom Ziel</translation>
-    </message>
-    <message>
         <source>book, by hand</source>
         <translation>Buch, von Hand</translation>
     </message>
@@ -5667,6 +5667,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Nothing looked for yet. The search tries whole networks, cheap ones first, and shows those that no other one beats.</source>
         <translation>Noch nichts gesucht. Die Suche versucht ganze Netzwerke, billige zuerst, und zeigt die, die kein anderes schlägt.</translation>
+    </message>
+    <message>
+        <source>dB rms from the target, on axis</source>
+        <translation>dB eff. vom Ziel, auf der Achse</translation>
     </message>
 </context>
 <context>
@@ -6567,12 +6571,12 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Sperrkreis für die Spitze am Fadenkreuz: %1 dB, %2</translation>
     </message>
     <message>
-        <source>Shelf for the front&apos;s step: %1 dB about %2</source>
-        <translation>Glied für die Stufe der Schallwand: %1 dB um %2</translation>
-    </message>
-    <message>
         <source>on to</source>
         <translation>weiter an</translation>
+    </message>
+    <message>
+        <source>Shelf for the front&apos;s step: %1 dB about %2 (rule of thumb)</source>
+        <translation>Glied für die Stufe der Schallwand: %1 dB um %2 (Faustregel)</translation>
     </message>
 </context>
 <context>
@@ -7652,10 +7656,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Toleranzen der Bauteile</translation>
     </message>
     <message>
-        <source>voice coils hot</source>
-        <translation>Schwingspulen heiß</translation>
-    </message>
-    <message>
         <source>a tube amplifier, %1 Ω</source>
         <translation>ein Röhrenverstärker, %1 Ω</translation>
     </message>
@@ -7674,6 +7674,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>By machine</source>
         <translation>Von der Maschine</translation>
+    </message>
+    <message>
+        <source>voice coils 100 K hotter</source>
+        <translation>Schwingspulen 100 K heißer</translation>
     </message>
 </context>
 <context>
@@ -8137,10 +8141,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Folie</translation>
     </message>
     <message>
-        <source>Coils: side by side and touching they couple by 5 %, %1 mm between centres leave 1 %; turned by 90° with one&apos;s axis through the middle of the other, nothing. Never stack them.</source>
-        <translation>Spulen: berühren sie sich nebeneinander, koppeln sie zu 5 %, bei %1 mm von Mitte zu Mitte zu 1 %; um 90° gedreht, die Achse der einen durch die Mitte der anderen, gar nicht. Nie stapeln.</translation>
-    </message>
-    <message>
         <source>Drive in volts</source>
         <translation>Ansteuerung in Volt</translation>
     </message>
@@ -8233,20 +8233,12 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Preis: %1</translation>
     </message>
     <message>
-        <source>%1 parts, together %2.</source>
-        <translation>%1 Bauteile, zusammen %2.</translation>
-    </message>
-    <message>
         <source>What tolerances do is not known: %1.</source>
         <translation>Was die Toleranzen bewirken, ist nicht bekannt: %1.</translation>
     </message>
     <message>
         <source>With all parts at the ends of their tolerances the sum moves by up to %1 dB.</source>
         <translation>Stehen alle Bauteile an den Enden ihrer Toleranzen, rückt die Summe um bis zu %1 dB.</translation>
-    </message>
-    <message>
-        <source>Of %1 cabinets drawn %2 % stay within ±%3 dB of the curve above.</source>
-        <translation>Von %1 gezogenen Gehäusen bleiben %2 % innerhalb von ±%3 dB der Kurve oben.</translation>
     </message>
     <message>
         <source>Most of it is done by %1: to measure and pair these helps more than close tolerances everywhere.</source>
@@ -8263,6 +8255,18 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Save the netlist</source>
         <translation>Die Netzliste speichern</translation>
+    </message>
+    <message>
+        <source>Coils (computed for equal ones of least wire): side by side and touching they couple by 5 %, %1 mm between centres leave 1 %; turned by 90° with one&apos;s axis through the middle of the other, nothing. Never stack them.</source>
+        <translation>Spulen (gerechnet für gleiche mit dem wenigsten Draht): berühren sie sich nebeneinander, koppeln sie zu 5 %, bei %1 mm von Mitte zu Mitte zu 1 %; um 90° gedreht, die Achse der einen durch die Mitte der anderen, gar nicht. Nie stapeln.</translation>
+    </message>
+    <message>
+        <source>%1 parts, together %2 by the price list (rules of thumb until you set it).</source>
+        <translation>%1 Bauteile, zusammen %2 nach der Preisliste (Faustwerte, bis man sie setzt).</translation>
+    </message>
+    <message>
+        <source>Of %1 cabinets drawn %2 stay within ±%3 dB of the curve above (taken where a part does not say it: ±5 %, capacitors ±10 %).</source>
+        <translation>Von %1 gezogenen Gehäusen bleiben %2 innerhalb von ±%3 dB der Kurve oben (angenommen, wo ein Bauteil es nicht sagt: ±5 %, Kondensatoren ±10 %).</translation>
     </message>
 </context>
 <context>

@@ -11,7 +11,6 @@
 #include "core/text/sentence.h"
 
 #include <QComboBox>
-#include <QElapsedTimer>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -23,7 +22,8 @@ namespace yf::app {
 namespace {
 
 QString figuresOf(const job::FoundNetwork& n) {
-    return FindPage::tr("%1 parts for %2: %3 rms, ±%4 from the target, load at least %5 Ω")
+    return FindPage::tr("%1 parts for %2 by the price list: on axis %3 rms, ±%4 from the target, "
+                        "load at least %5 Ω")
         .arg(n.parts)
         .arg(figures(text::printFixed(n.price, 1)),
              inDecibels(n.rms),
@@ -78,7 +78,7 @@ QString changeWords(const std::vector<job::ShapeChange>& changes, const QStringL
 FindPage::FindPage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("find_page"));
     build();
-    connect(start_, &QPushButton::clicked, this, [this] { running_ ? stop() : begin(); });
+    connect(start_, &QPushButton::clicked, this, [this] { aside_.running() ? stop() : begin(); });
     connect(take_, &QPushButton::clicked, this, [this] {
         const job::Edit edit =
             job::takeNetwork(cabinet_, front_->networks[static_cast<std::size_t>(chosen_)].circuit);
@@ -99,26 +99,8 @@ FindPage::FindPage(QWidget* parent) : QWidget(parent) {
     for (QComboBox* box : {order_, values_}) {
         connect(box, &QComboBox::currentIndexChanged, this, &FindPage::enable);
     }
-    connect(
-        this,
-        &FindPage::heard,
-        this,
-        [this](quint64 search) {
-            if (search == search_ && running_) {
-                hear();
-            }
-        },
-        Qt::QueuedConnection);
-    connect(
-        this,
-        &FindPage::done,
-        this,
-        [this](quint64 search) {
-            if (search == search_ && running_) {
-                finished();
-            }
-        },
-        Qt::QueuedConnection);
+    connect(&aside_, &Aside::told, this, &FindPage::hear);
+    connect(&aside_, &Aside::finished, this, &FindPage::finished);
     enable();
 }
 
@@ -137,8 +119,13 @@ void FindPage::build() {
     take_->setObjectName(QStringLiteral("find_take"));
     keep_ = new QPushButton(tr("Keep it as a snapshot"), this);
     keep_->setObjectName(QStringLiteral("find_keep"));
-    keep_->setToolTip(tr("The present stays; hold Space to see the network in its place."));
     chart_ = new FrontChart(this);
+    chart_->setToolTip(
+        tr("On axis, parts as marked. Neighbours cross where both drivers work well; coils "
+           "are air coils of usual wire, capacitors above 33 µF electrolytics; prices are those of "
+           "the list on "
+           "the page Parts (rules of thumb until you set them)."));
+    keep_->setToolTip(tr("The present stays; hold Space to see the network in its place."));
     told_ = stillLabel(this, QStringLiteral("find_told"));
     auto* controls = new QWidget(this);
     auto* row = new FlowLayout(controls);
@@ -160,19 +147,6 @@ void FindPage::build() {
     tellProblems(floor_, told_);
 }
 
-FindPage::~FindPage() {
-    join();
-}
-
-void FindPage::join() {
-    if (stop_) {
-        *stop_ = true;
-    }
-    if (thread_.joinable()) {
-        thread_.join();
-    }
-}
-
 job::FindWish FindPage::wish() const {
     return {.floor = floor_->value(),
             .series = endValues(values_),
@@ -189,14 +163,14 @@ void FindPage::tell(const QString& words) {
 }
 
 void FindPage::enable() {
-    start_->setText(running_                  ? tr("Stop")
+    start_->setText(aside_.running()          ? tr("Stop")
                     : evaluated_ && canGoOn() ? tr("Go on")
                                               : tr("Look for networks"));
-    const bool any = front_ && chosen_ >= 0 && !running_;
+    const bool any = front_ && chosen_ >= 0 && !aside_.running();
     take_->setEnabled(any);
     keep_->setEnabled(any);
     for (QWidget* w : QList<QWidget*>{floor_, values_, order_}) {
-        w->setEnabled(!running_);
+        w->setEnabled(!aside_.running());
     }
     Q_EMIT workChanged();
 }
@@ -208,19 +182,14 @@ void FindPage::begin() {
     }
     leave();
     const bool onward = canGoOn();
-    join();
+    aside_.wait();
     if (!onward) {
         front_.reset();
         chosen_ = -1;
         task_ = {wish(), cabinet_, nullptr, evaluated_};
         shared_ = std::make_shared<Shared>();
     }
-    stop_ = std::make_shared<std::atomic<bool>>(false);
-    running_ = true;
-    tell(tr("Being set up …"));
-    enable();
-    draw();
-    thread_ = std::thread([this, search = ++search_, shared = shared_, stop = stop_] {
+    aside_.begin([this, shared = shared_](Aside::Link& link) {
         if (!task_.finder) {
             const job::Job& job = task_.evaluated->job;
             auto plan = job::findPlan(
@@ -228,11 +197,10 @@ void FindPage::begin() {
             if (!plan) {
                 const std::scoped_lock lock(shared->mutex);
                 shared->problem = spoken(text::sentence(plan.error()));
-                Q_EMIT done(search);
                 return;
             }
-            const find::Point hand = find::byHand(*plan, [&] { return !*stop; });
-            if (*stop) {
+            const find::Point hand = find::byHand(*plan, [&] { return link.goesOn(); });
+            if (!link.goesOn()) {
                 return; // nothing to go on with yet
             }
             const std::scoped_lock lock(shared->mutex);
@@ -241,31 +209,21 @@ void FindPage::begin() {
             task_.finder = std::make_shared<find::Finder>(std::move(*plan));
             shared->space = task_.finder->candidates();
         }
-        QElapsedTimer since;
-        since.start();
         const bool all = task_.finder->run([&](const find::Progress& progress) {
-            constexpr qint64 pause = 250; // ms: as often as an eye follows
-            if (since.elapsed() >= pause) {
-                since.restart();
-                {
-                    const std::scoped_lock lock(shared->mutex);
-                    shared->done = progress.done;
-                    shared->total = progress.total;
-                    shared->front = frontOf(progress.front, shared->front.byHand, task_.wish.floor);
-                }
-                Q_EMIT heard(search);
-            }
-            return !*stop;
+            return link.tell([&] {
+                const std::scoped_lock lock(shared->mutex);
+                shared->done = progress.done;
+                shared->total = progress.total;
+                shared->front = frontOf(progress.front, shared->front.byHand, task_.wish.floor);
+            });
         });
-        {
-            const std::scoped_lock lock(shared->mutex);
-            shared->front = frontOf(task_.finder->front(), shared->front.byHand, task_.wish.floor);
-            shared->finished = all;
-        }
-        if (all) {
-            Q_EMIT done(search);
-        }
+        const std::scoped_lock lock(shared->mutex);
+        shared->front = frontOf(task_.finder->front(), shared->front.byHand, task_.wish.floor);
+        shared->finished = all;
     });
+    tell(tr("Being set up …"));
+    enable();
+    draw();
 }
 
 void FindPage::beginAndShow() {
@@ -300,8 +258,6 @@ void FindPage::hear() {
 }
 
 void FindPage::finished() {
-    join();
-    running_ = false;
     if (!shared_->problem.isEmpty()) {
         tell(QStringLiteral("▲ ") + shared_->problem);
         task_ = {};
@@ -330,10 +286,8 @@ void FindPage::finished() {
 }
 
 void FindPage::stop() {
-    *stop_ = true;
-    ++search_; // what still comes is not heard
-    running_ = false;
-    join();
+    aside_.stop();
+    aside_.wait();
     {
         const std::scoped_lock lock(shared_->mutex);
         front_ = shared_->front;
@@ -425,7 +379,7 @@ void FindPage::display(const Sight& sight) {
         return;
     }
     if (sight.cabinet != cabinet_) {
-        if (running_) {
+        if (aside_.running()) {
             stop();
         }
         leave();
@@ -435,7 +389,7 @@ void FindPage::display(const Sight& sight) {
     }
     evaluated_ = sight.present;
     cabinet_ = sight.cabinet;
-    if (!running_) {
+    if (!aside_.running()) {
         // Another front than before: undone, done again, or from a file.
         if (!(cabinet->found == kept_)) {
             kept_ = cabinet->found;

@@ -1,12 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/network/aside.h"
 #include "app/network/front_chart.h"
 #include "app/stage.h"
 
-#include <atomic>
 #include <mutex>
-#include <thread>
 
 class QComboBox;
 class QLabel;
@@ -24,7 +23,6 @@ class FindPage final : public QWidget {
 
 public:
     explicit FindPage(QWidget* parent = nullptr);
-    ~FindPage() override;
 
     void display(const Sight& sight);
 
@@ -34,7 +32,7 @@ public:
     /// The same, and shows one from the middle of the front when it is done.
     void beginAndShow();
 
-    [[nodiscard]] bool running() const { return running_; }
+    [[nodiscard]] bool running() const { return aside_.running(); }
 
     /// A network is being shown that is not the cabinet's.
     [[nodiscard]] bool proposing() const { return shownNetwork_ >= 0; }
@@ -49,10 +47,6 @@ Q_SIGNALS:
     void gestureEnded();
     void snapshotWanted(const QString& name, const yf::job::Edit& edit);
     void workChanged();
-
-    /// From the search's thread.
-    void heard(quint64 search);
-    void done(quint64 search);
 
 private:
     /// Both threads.
@@ -76,7 +70,6 @@ private:
 
     void build();
     void stop();
-    void join();
     void hear();
     void finished();
     void showNetwork(int network);
@@ -96,14 +89,11 @@ private:
     network::Circuit judged_; ///< what `present_` was made of
     int chosen_{-1};
     int shownNetwork_{-1};
-    bool running_{};
     bool wanted_{}; ///< asked for before there was anything to look for
     bool showWhenDone_{};
-    quint64 search_{};
     Task task_;
     std::shared_ptr<Shared> shared_;
-    std::shared_ptr<std::atomic<bool>> stop_;
-    std::thread thread_;
+    Aside aside_; ///< last of those that its thread uses: ends before them
 
     QComboBox* order_{};
     QComboBox* values_{};

@@ -399,7 +399,7 @@ QString LanesView::helperWords(const job::Helper& helper) const {
     case Kind::peak:
         return tr("Trap for the peak at the crosshair: %1 dB, %2").arg(dB, f);
     case Kind::step:
-        return tr("Shelf for the front's step: %1 dB about %2").arg(dB, f);
+        return tr("Shelf for the front's step: %1 dB about %2 (rule of thumb)").arg(dB, f);
     }
     return {};
 }

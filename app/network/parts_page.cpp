@@ -111,7 +111,8 @@ QString coilWords(const job::PartsStudy& study) {
     }
     constexpr double apart = 1.5;
     constexpr double millimetres = 1e3;
-    return PartsPage::tr("Coils: side by side and touching they couple by 5 %, %1 mm between "
+    return PartsPage::tr("Coils (computed for equal ones of least wire): side by side and touching "
+                         "they couple by 5 %, %1 mm between "
                          "centres leave 1 %; turned by 90° with one's axis through the middle of "
                          "the other, nothing. Never stack them.")
         .arg(number(millimetres * apart * widest, 0));
@@ -290,7 +291,9 @@ void PartsPage::fill(const job::PartsStudy& study) {
 }
 
 QString PartsPage::summary(const job::PartsStudy& study) const {
-    QString said = tr("%1 parts, together %2.").arg(study.parts.size()).arg(number(study.price, 2));
+    QString said = tr("%1 parts, together %2 by the price list (rules of thumb until you set it).")
+                       .arg(study.parts.size())
+                       .arg(number(study.price, 2));
     if (study.heard) {
         return said + u' ' + tr("What tolerances do is not known: %1.").arg(spoken(*study.heard));
     }
@@ -299,11 +302,12 @@ QString PartsPage::summary(const job::PartsStudy& study) const {
         u' ' + tr("With all parts at the ends of their tolerances the sum moves by up to %1 dB.")
                    .arg(number(study.worst, 1));
     if (study.yield) {
-        constexpr double percent = 100.0;
+
         said +=
-            u' ' + tr("Of %1 cabinets drawn %2 % stay within ±%3 dB of the curve above.")
+            u' ' + tr("Of %1 cabinets drawn %2 stay within ±%3 dB of the curve above (taken where "
+                      "a part does not say it: ±5 %, capacitors ±10 %).")
                        .arg(draws)
-                       .arg(number(percent * *study.yield, 0), number(cabinet.target.tolerance, 1));
+                       .arg(number(draws * *study.yield, 0), number(cabinet.target.tolerance, 1));
     }
     if (!study.causes.empty()) {
         QStringList ids;

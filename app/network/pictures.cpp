@@ -136,7 +136,7 @@ QVector<DrawnState> statesOf(const Sight& sight) {
     using Kind = network::WhatIf::Kind;
     QVector<DrawnState> all{
         {NetworkStage::tr("parts' tolerances"), {}},
-        {NetworkStage::tr("voice coils hot"),
+        {NetworkStage::tr("voice coils 100 K hotter"),
          network::WhatIf{Kind::hotCoils, network::hotShare, {}}},
         {NetworkStage::tr("a tube amplifier, %1 Ω").arg(network::tubeResistance),
          network::WhatIf{Kind::sourceResistance, network::tubeResistance, {}}}};

@@ -12,7 +12,6 @@
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QElapsedTimer>
 #include <QLabel>
 #include <QPushButton>
 
@@ -71,7 +70,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     row->addWidget(start_);
     row->addWidget(take_);
     row->addWidget(leave_);
-    connect(start_, &QPushButton::clicked, this, [this] { running_ ? cancel() : begin(); });
+    connect(start_, &QPushButton::clicked, this, [this] { aside_.running() ? cancel() : begin(); });
     connect(take_, &QPushButton::clicked, this, [this] {
         const job::Edit edit = job::takeTuned(cabinet_, *best_);
         leave();
@@ -79,40 +78,9 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     });
     connect(leave_, &QPushButton::clicked, this, &TuneBar::leave);
     tellProblems(floor_, told_);
-    connect(
-        this,
-        &TuneBar::heard,
-        this,
-        [this](quint64 search) {
-            if (search == search_ && running_) {
-                showBest();
-            }
-        },
-        Qt::QueuedConnection);
-    connect(
-        this,
-        &TuneBar::done,
-        this,
-        [this](quint64 search) {
-            if (search == search_ && running_) {
-                finished();
-            }
-        },
-        Qt::QueuedConnection);
+    connect(&aside_, &Aside::told, this, &TuneBar::showBest);
+    connect(&aside_, &Aside::finished, this, &TuneBar::finished);
     enable();
-}
-
-TuneBar::~TuneBar() {
-    join();
-}
-
-void TuneBar::join() {
-    if (stop_) {
-        *stop_ = true;
-    }
-    if (thread_.joinable()) {
-        thread_.join();
-    }
 }
 
 job::TuneWish TuneBar::wish() const {
@@ -129,11 +97,11 @@ void TuneBar::tell(const QString& words) {
 }
 
 void TuneBar::enable() {
-    start_->setText(running_ ? tr("Stop") : tr("Tune"));
-    take_->setVisible(!running_ && best_);
-    leave_->setVisible(!running_ && best_);
+    start_->setText(aside_.running() ? tr("Stop") : tr("Tune"));
+    take_->setVisible(!aside_.running() && best_);
+    leave_->setVisible(!aside_.running() && best_);
     for (QWidget* w : QList<QWidget*>{floor_, values_, changes_, inStep_, robust_}) {
-        w->setEnabled(!running_);
+        w->setEnabled(!aside_.running());
     }
     Q_EMIT workChanged();
 }
@@ -144,49 +112,30 @@ void TuneBar::begin() {
         return;
     }
     leave();
-    join();
+    aside_.wait();
     const job::Cabinet* cabinet = job::findCabinet(evaluated_->job, cabinet_);
     began_ = cabinet->circuit;
     shared_ = std::make_shared<Shared>();
-    stop_ = std::make_shared<std::atomic<bool>>(false);
-    running_ = true;
-    tell(tr("being set up …"));
-    enable();
-    thread_ = std::thread([this,
-                           search = ++search_,
-                           evaluated = evaluated_,
-                           id = cabinet_,
-                           wanted = wish(),
-                           shared = shared_,
-                           stop = stop_] {
+    aside_.begin([evaluated = evaluated_, id = cabinet_, wanted = wish(), shared = shared_](
+                     Aside::Link& link) {
         const job::Cabinet& tuned = *job::findCabinet(evaluated->job, id);
         const auto problem = job::tuneProblem(evaluated->job, tuned, *evaluated->assembly, wanted);
         if (!problem) {
             const std::scoped_lock lock(shared->mutex);
             shared->problem = spoken(text::sentence(problem.error()));
-            Q_EMIT done(search);
             return;
         }
-        QElapsedTimer since;
-        since.start();
         auto found = job::tuneCabinet(*problem, wanted, [&](const job::TuneProgress& progress) {
-            constexpr qint64 pause = 150; // ms: as often as an eye follows
-            if (since.elapsed() >= pause) {
-                since.restart();
-                {
-                    const std::scoped_lock lock(shared->mutex);
-                    shared->progress = progress;
-                }
-                Q_EMIT heard(search);
-            }
-            return !*stop;
+            return link.tell([&] {
+                const std::scoped_lock lock(shared->mutex);
+                shared->progress = progress;
+            });
         });
-        {
-            const std::scoped_lock lock(shared->mutex);
-            shared->tuned = std::move(found);
-        }
-        Q_EMIT done(search);
+        const std::scoped_lock lock(shared->mutex);
+        shared->tuned = std::move(found);
     });
+    tell(tr("being set up …"));
+    enable();
 }
 
 void TuneBar::showBest() {
@@ -202,8 +151,6 @@ void TuneBar::showBest() {
 }
 
 void TuneBar::finished() {
-    join();
-    running_ = false;
     if (!shared_->problem.isEmpty()) {
         tell(QStringLiteral("▲ ") + shared_->problem);
         Q_EMIT previewEnded();
@@ -240,9 +187,7 @@ void TuneBar::finished() {
 }
 
 void TuneBar::cancel() {
-    *stop_ = true;
-    ++search_; // what still comes is not heard
-    running_ = false;
+    aside_.stop();
     best_.reset();
     tell(tr("Stopped; the network is as it was."));
     Q_EMIT previewEnded();
@@ -265,7 +210,7 @@ void TuneBar::display(const Sight& sight) {
         cabinet == nullptr || sight.cabinet != cabinet_ || !(cabinet->circuit == began_);
     evaluated_ = sight.present;
     cabinet_ = sight.cabinet;
-    if (other && running_) {
+    if (other && aside_.running()) {
         cancel();
     } else if (other && best_) {
         leave();

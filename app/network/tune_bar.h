@@ -1,12 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/network/aside.h"
 #include "app/stage.h"
 #include "core/job/tune_study.h"
 
-#include <atomic>
 #include <mutex>
-#include <thread>
 
 class QCheckBox;
 class QComboBox;
@@ -24,7 +23,6 @@ class TuneBar final : public QWidget {
 
 public:
     explicit TuneBar(QWidget* parent = nullptr);
-    ~TuneBar() override;
 
     /// What there is to tune. Another network than the one in work ends the search.
     void display(const Sight& sight);
@@ -32,7 +30,7 @@ public:
     /// Starts the search, as its button does.
     void begin();
 
-    [[nodiscard]] bool running() const { return running_; }
+    [[nodiscard]] bool running() const { return aside_.running(); }
 
     /// A result is being shown that is not the network yet.
     [[nodiscard]] bool proposing() const { return best_.has_value(); }
@@ -43,14 +41,9 @@ Q_SIGNALS:
     void taken(const yf::job::Edit& edit);
     void workChanged();
 
-    /// From the search's thread.
-    void heard(quint64 search);
-    void done(quint64 search);
-
 private:
     void cancel();
     void leave();
-    void join();
     void showBest();
     void finished();
     void tell(const QString& words);
@@ -69,12 +62,9 @@ private:
     std::string cabinet_;
     network::Circuit began_; ///< the network that is being tuned
     std::optional<network::Circuit> best_;
-    bool running_{};
     bool wanted_{}; ///< asked for before there was anything to tune
-    quint64 search_{};
     std::shared_ptr<Shared> shared_;
-    std::shared_ptr<std::atomic<bool>> stop_;
-    std::thread thread_;
+    Aside aside_; ///< last of those that its thread uses: ends before them
 
     QuantityField* floor_{};
     QComboBox* values_{};

@@ -159,11 +159,12 @@ std::optional<Error> check(const FindRequest& r) {
 std::optional<curve::Range>
 meeting(const network::Loads& loads, const network::Load& lower, const network::Load& upper) {
     const curve::Axis& axis = loads.axis;
+    if (upper.fs <= 0.0) {
+        return std::nullopt; // where it begins is not known
+    }
     constexpr double audible[] = {20.0, 20000.0};
     curve::Range range{std::max(axis.front(), audible[0]), std::min(axis.back(), audible[1])};
-    if (upper.fs > 0.0) {
-        range.from = std::max(range.from, 2.0 * upper.fs);
-    }
+    range.from = std::max(range.from, 2.0 * upper.fs);
     constexpr double fourOctaves = 16.0;
     range.to = std::min(range.to, fourOctaves * range.from);
     if (lower.pressure) {
@@ -216,8 +217,10 @@ Result<Plan> planOf(const FindRequest& r) {
                                   loads.drivers[*loads.find(r.ways[q])],
                                   loads.drivers[*loads.find(r.ways[q + 1])]);
         if (!band) {
+            const bool known = loads.drivers[*loads.find(r.ways[q + 1])].fs > 0.0;
             return Error{"fx_bands_hz",
-                         r.ways[q] + " and " + r.ways[q + 1] + " do not meet",
+                         known ? r.ways[q] + " and " + r.ways[q + 1] + " do not meet"
+                               : "missing, and the resonance of " + r.ways[q + 1] + " is not known",
                          "give the band in which they are to cross"};
         }
         plan.crossings.push_back(*band);
@@ -228,9 +231,13 @@ Result<Plan> planOf(const FindRequest& r) {
 
 Result<FindAnswer> find(const FindRequest& r) {
     YF_TRY(plan, planOf(r));
+    const std::vector<curve::Range> bands = plan.crossings;
+    const std::optional<double> least = plan.base.goal.leastLevel;
     Finder finder(std::move(plan));
     finder.run({});
-    FindAnswer answer{.candidates = finder.candidates(),
+    FindAnswer answer{.bands = {bands},
+                      .leastLevel = least,
+                      .candidates = finder.candidates(),
                       .front = byParts(finder.front()),
                       .drivers = r.drivers.drivers};
     if (answer.front.empty()) {
@@ -254,6 +261,8 @@ text::Value FindAnswer::write() const {
                                           {"network", network.write()}});
     }
     return Value::Object{{"candidates", static_cast<double>(candidates)},
+                         {"fx_bands_hz", bands.write()},
+                         {"min_level_db", leastLevel ? Value(*leastLevel) : Value()},
                          {"front", points},
                          {"fewest_parts", front.front().parts},
                          {"best_rms_error_db", front.back().found.standing.rms()}};

@@ -56,11 +56,13 @@ struct FindRequest {
 
 /// Where two neighbours may meet: above twice the upper one's resonance and below where the lower
 /// one has fallen by 6 dB from its mean, or four octaves higher (rules of thumb). Nothing where
-/// that is less than a third of an octave.
+/// that is less than a third of an octave, or where the upper one's resonance is not known.
 [[nodiscard]] std::optional<curve::Range>
 meeting(const network::Loads& loads, const network::Load& lower, const network::Load& upper);
 
 struct FindAnswer {
+    Bands bands;                      ///< given, or what was taken in their place
+    std::optional<double> leastLevel; ///< dB, likewise
     std::size_t candidates{};
     std::vector<Point> front; ///< by parts, each flatter than all with fewer
     std::vector<network::NamedDriver> drivers;

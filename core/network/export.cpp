@@ -3,6 +3,7 @@
 
 #include "core/driver/fit.h"
 #include "core/network/power.h"
+#include "core/text/csv.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -311,23 +312,12 @@ void wayOf(const Section& section, const std::string& way, std::vector<std::stri
     }
 }
 
-std::string csvField(const std::string& text) {
-    if (text.find_first_of(",\"\n") == std::string::npos) {
-        return text;
-    }
-    std::string quoted = "\"";
-    for (const char c : text) {
-        quoted += c == '"' ? "\"\"" : std::string(1, c);
-    }
-    return quoted + "\"";
-}
-
 Result<std::string> csvResponse(const Network& network) {
     const Axis axis = coveredAxis(network);
     YF_TRY(out, solveNetwork({.network = network, .frequencies = axis}));
     std::string text = "frequencies_hz,sum_level_db,sum_phase_deg,impedances_ohm,phases_deg";
     for (const std::string& name : out.driverNames) {
-        text += "," + csvField("drive_db " + name) + "," + csvField("drive_deg " + name);
+        text += "," + text::csvCell("drive_db " + name) + "," + text::csvCell("drive_deg " + name);
     }
     text += "\n";
     constexpr double degrees = 180.0 / std::numbers::pi;
@@ -391,7 +381,7 @@ std::string csvOf(const std::vector<ListedPart>& parts) {
         const auto kind = static_cast<std::size_t>(p.part.kind);
         sum += p.price;
         text +=
-            csvField(p.part.id) + "," + csvField(p.way) + "," + kinds[kind] + "," +
+            text::csvCell(p.part.id) + "," + text::csvCell(p.way) + "," + kinds[kind] + "," +
             text::printNumber(p.part.value / customaryUnit(p.part.kind)) + "," + units[kind] + "," +
             text::printFixed(lossResistance(p.part), 3) + "," + text::printFixed(p.watts, 3) + "," +
             text::printFixed(p.volts, 1) + "," +

@@ -43,7 +43,8 @@ std::vector<Line> linesOf(const std::string& text) {
         for (std::string word; cells >> word;) {
             words.push_back(word);
         }
-        if (words.empty() || words.front().front() == '*') {
+        // The first line is the title, whatever it says.
+        if (number == 1 || words.empty() || words.front().front() == '*') {
             continue;
         }
         const std::string first = lowered(words.front());

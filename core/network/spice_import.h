@@ -22,6 +22,8 @@ struct Imported {
     [[nodiscard]] text::Value write() const;
 };
 
+/// The first line is the title and not read, as simulators have it.
+///
 /// The subset that crossover networks need: R, L, C, K, one V, X with two nodes, .subckt … .ends of
 /// R, L and C, comments, continuation lines, values with the simulator's prefixes (M is milli, MEG
 /// million). The source's hot node becomes `in`, 0 or gnd the return. A subcircuit is a driver: its

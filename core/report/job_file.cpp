@@ -3,6 +3,7 @@
 
 #include "core/job/store/store.h"
 #include "core/report/line.h"
+#include "core/text/csv.h"
 
 #include <algorithm>
 
@@ -65,23 +66,11 @@ std::string csvNumber(double value) {
     return text::printNumber(value);
 }
 
-/// Text in a cell is quoted where it holds what separates cells.
-std::string csvWord(const std::string& word) {
-    if (word.find_first_of(",\"\n") == std::string::npos) {
-        return word;
-    }
-    std::string quoted = "\"";
-    for (const char c : word) {
-        quoted += c == '"' ? "\"\"" : std::string(1, c);
-    }
-    return quoted + "\"";
-}
-
 void partRows(const network::Section& section, std::string& table) {
     const auto row = [&](const network::Part& part) {
         static constexpr std::string_view units[] = {"ohm", "H", "F"};
-        table += csvWord(part.id) + "," + csvWord(section.name) + "," + network::letter(part.kind) +
-                 "," + csvNumber(part.value) + "," +
+        table += text::csvCell(part.id) + "," + text::csvCell(section.name) + "," +
+                 network::letter(part.kind) + "," + csvNumber(part.value) + "," +
                  std::string(units[static_cast<std::size_t>(part.kind)]) + "," +
                  csvNumber(network::lossResistance(part)) + "," +
                  (part.tolerance ? csvNumber(100.0 * *part.tolerance) : "") + "," +

@@ -294,7 +294,7 @@ TEST_F(FindTest, otherStatesAreDrawnOnWish) {
         also->setCurrentIndex(also->findText(QLatin1String(text), Qt::MatchStartsWith));
         settle();
     };
-    choose("voice coils hot");
+    choose("voice coils 100 K hotter");
     ASSERT_NE(response()->trace(id), nullptr);
     const app::Trace* cold = impedance->trace(QStringLiteral("impedance"));
     const app::Trace* hot = impedance->trace(id);

@@ -101,6 +101,8 @@ TEST(NetworkCommands, find) {
     // Orders 2 for the low way, 2 · 2 (pad) for the high one, 2 polarities.
     EXPECT_EQ(*out.find("candidates")->number(), 16.0);
     EXPECT_EQ(*out.find("fewest_parts")->number(), 2.0);
+    EXPECT_EQ(*out.find("fx_bands_hz")->list()->front().list()->back().number(), 3000.0);
+    EXPECT_TRUE(out.find("min_level_db")->number() != nullptr);
     const Value& first = out.find("front")->list()->front();
     EXPECT_LT(*first.find("rms_error_db")->number(), 0.1);
     EXPECT_GT(*first.find("price")->number(), 0.0);
@@ -123,6 +125,8 @@ TEST(NetworkCommands, find) {
         {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
          R"("fx_bands_hz":[[900,300]])",
          "fx_bands_hz[0][1]"},
+        {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900)",
+         "resonance of b is not known"},
         {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
          R"("fx_bands_hz":[])",
          "fx_bands_hz"},
@@ -169,7 +173,7 @@ TEST(NetworkCommands, exportAndImport) {
         {"export", pair + R"(,"format":"dxf")", "format"},
         {"export", pair, "format"},
         {"import", R"("text":"R1 a 0 8\n")", "no source"},
-        {"import", R"("text":"V1 a 0 1\nQ1 a b c d\n")", "line 2"},
+        {"import", R"("text":"title\nV1 a 0 1\nQ1 a b c d\n")", "line 3"},
         {"trial", R"("ways":7)", "ways"},
         {"tune", pair + R"(,"from_hz":200,"to_hz":900,"robust_draws":100)", "robust_draws"}};
 

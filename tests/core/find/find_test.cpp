@@ -31,6 +31,10 @@ find::FindRequest between(std::vector<network::NamedDriver> drivers) {
     for (const auto& driver : request.drivers.drivers) {
         request.ways.push_back(driver.name);
     }
+    // Resistors have no resonance that would say where they meet.
+    const std::vector<curve::Range> bands{{300.0, 900.0}, {2000.0, 5000.0}};
+    request.fxBands = find::Bands{
+        {bands.begin(), bands.begin() + static_cast<std::ptrdiff_t>(request.ways.size() - 1)}};
     return request;
 }
 

@@ -194,7 +194,7 @@ TEST(Import, readsWhatPeopleWrite) {
                               ".options reltol=1e-6\n"
                               ".control\nac dec 10 10 10k\n.endc\n.end\n";
     const auto body = lines.substr(lines.find('\n') + 1);
-    const auto read = network::importSpice({"* " + lines});
+    const auto read = network::importSpice({lines});
     ASSERT_TRUE(read.ok()) << read.error().given;
     ASSERT_EQ(read->notes.size(), 1U);
     EXPECT_NE(read->notes.front().find("line 19: .options"), std::string::npos)
@@ -229,16 +229,17 @@ TEST(Import, valuesAreTheSimulators) {
 }
 
 TEST(Import, refusesNamingTheLine) {
-    const std::string good = "V1 in 0 1\nR1 in a 2\nX1 a 0 d\n.subckt d p m\nR1 p m 8\n.ends\n";
+    const std::string good =
+        "title\nV1 in 0 1\nR1 in a 2\nX1 a 0 d\n.subckt d p m\nR1 p m 8\n.ends\n";
     ASSERT_TRUE(network::importSpice({good}).ok());
     const std::pair<std::string, const char*> rows[] = {
-        {good + "Q1 a b c model\n", "line 7, Q1"},
-        {good + "R2 a\n", "line 7, R2"},
+        {good + "Q1 a b c model\n", "line 8, Q1"},
+        {good + "R2 a\n", "line 8, R2"},
         {good + "R2 a 0 zero\n", "'zero' is no value"},
         {good + "V2 b 0 1\n", "a second source"},
         {good + "X2 a 0 e\n", "no subcircuit 'e'"},
-        {"R1 in 0 2\n", "no source"},
-        {"V1 a b 1\n", "neither node is 0"},
+        {"V1 in 0 1\nR1 in 0 2\n", "no source"}, // the first line is the title,
+        {"title\nV1 a b 1\n", "neither node is 0"},
         {good + ".subckt e p\n", "without two nodes"}};
     for (const auto& [text, words] : rows) {
         const auto read = network::importSpice({text});

@@ -55,6 +55,19 @@ tune::GoalRequest itsOwnSum(const network::Network& n) {
     return goal;
 }
 
+/// The derivative of the cost against central differences, at the start.
+void expectSlopesOfDifferences(tune::Objective& o, const tune::Slope& slope) {
+    for (std::size_t i = 0; i < o.unknowns(); ++i) {
+        constexpr double h = 1e-5;
+        auto up = o.start();
+        auto down = o.start();
+        up[i] += h;
+        down[i] -= h;
+        const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
+        EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (1.0 + std::abs(difference))) << i;
+    }
+}
+
 } // namespace
 
 // Every kind of residual at once; the derivative of the cost by central differences.
@@ -275,15 +288,7 @@ TEST(Objective, aCrossingIsPulledIntoItsBand) {
     tune::Slope slope;
     const tune::Standing start = o.slope(o.start(), slope);
     EXPECT_GT(start.limitMissed, 1.0); // it crosses lower than that
-    for (std::size_t i = 0; i < o.unknowns(); ++i) {
-        constexpr double h = 1e-5;
-        auto up = o.start();
-        auto down = o.start();
-        up[i] += h;
-        down[i] -= h;
-        const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
-        EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (1.0 + std::abs(difference))) << i;
-    }
+    expectSlopesOfDifferences(o, slope);
     const tune::Found found = tune::tuneValues(p, {});
     ASSERT_TRUE(found.allowed);
     const auto solution = *network::solve(found.circuit, p.loads);
@@ -324,15 +329,7 @@ TEST(Objective, slopesOfARobustGoalAreThoseOfDifferences) {
     o.setDraws(draws);
     tune::Slope slope;
     static_cast<void>(o.slope(o.start(), slope));
-    for (std::size_t i = 0; i < o.unknowns(); ++i) {
-        constexpr double h = 1e-5;
-        auto up = o.start();
-        auto down = o.start();
-        up[i] += h;
-        down[i] -= h;
-        const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
-        EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (1.0 + std::abs(difference))) << i;
-    }
+    expectSlopesOfDifferences(o, slope);
 }
 
 // The robust optimum on a thousand networks that it has not seen costs less than the optimum on
