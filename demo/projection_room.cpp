@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/projection_room.h"
 
+#include "core/job/start.h"
 #include "core/measure/import.h"
 #include "core/quantity/literals.h"
 #include "demo/drivers.h"

@@ -10,12 +10,6 @@
 1 : %1</translation>
     </message>
     <message>
-        <source>level control
-%1 at %2 %</source>
-        <translation>Pegelregler
-%1 bei %2 %</translation>
-    </message>
-    <message>
         <source>This network is a free net, not a ladder: it is computed, but cannot be drawn as lanes.</source>
         <translation>Diese Weiche ist ein freies Netz, keine Leiter: sie wird berechnet, lässt sich aber nicht in Bahnen zeichnen.</translation>
     </message>
@@ -3677,6 +3671,142 @@ Ohm gegen den Aufdruck.</translation>
         <source>a series network from the book has two</source>
         <translation>ein Reihennetzwerk aus dem Buch hat zwei</translation>
     </message>
+    <message>
+        <source>An amplifier for each way</source>
+        <translation>Ein Verstärker je Weg</translation>
+    </message>
+    <message>
+        <source>One amplifier for all ways</source>
+        <translation>Ein Verstärker für alle Wege</translation>
+    </message>
+    <message>
+        <source>Change to %1</source>
+        <translation>Auf %1 ändern</translation>
+    </message>
+    <message>
+        <source>Step a filter</source>
+        <translation>Ein Filter verstellen</translation>
+    </message>
+    <message>
+        <source>Insert a filter before the amplifier</source>
+        <translation>Ein Filter vor dem Verstärker einsetzen</translation>
+    </message>
+    <message>
+        <source>Take a filter out</source>
+        <translation>Ein Filter herausnehmen</translation>
+    </message>
+    <message>
+        <source>No gain and no delay</source>
+        <translation>Keine Verstärkung und keine Verzögerung</translation>
+    </message>
+    <message>
+        <source>Set %1 to %2</source>
+        <translation>%1 auf %2 stellen</translation>
+    </message>
+    <message>
+        <source>Turn %1</source>
+        <translation>%1 drehen</translation>
+    </message>
+    <message>
+        <source>Insert a level control</source>
+        <translation>Einen Pegelregler einsetzen</translation>
+    </message>
+    <message>
+        <source>Take %1 out</source>
+        <translation>%1 herausnehmen</translation>
+    </message>
+    <message>
+        <source>Fixed resistors for %1</source>
+        <translation>Feste Widerstände für %1</translation>
+    </message>
+    <message>
+        <source>Change the own parts</source>
+        <translation>Die eigenen Teile ändern</translation>
+    </message>
+    <message>
+        <source>must be figures such as 2k5 LR4, or Q0.7</source>
+        <translation>müssen Zahlen sein wie 2k5 LR4 oder Q0.7</translation>
+    </message>
+    <message>
+        <source>a quality is a number, as in Q0.7</source>
+        <translation>eine Güte ist eine Zahl, wie in Q0.7</translation>
+    </message>
+    <message>
+        <source>a gain belongs to peaks and shelves</source>
+        <translation>eine Verstärkung gehört zu Spitzen und Kuhschwänzen</translation>
+    </message>
+    <message>
+        <source>a gain is a number of decibels, as in -3 dB</source>
+        <translation>eine Verstärkung ist eine Zahl von Dezibel, wie in -3 dB</translation>
+    </message>
+    <message>
+        <source>must be a frequency (2k5), a quality (Q0.7), a gain (-3 dB) or an alignment (LR4)</source>
+        <translation>muss eine Frequenz (2k5), eine Güte (Q0.7), eine Verstärkung (-3 dB) oder eine Abstimmung (LR4) sein</translation>
+    </message>
+    <message>
+        <source>an alignment is followed by its order, 1 to 8: LR4, BW3</source>
+        <translation>auf eine Abstimmung folgt ihre Ordnung, 1 bis 8: LR4, BW3</translation>
+    </message>
+    <message>
+        <source>an alignment belongs to low-, high- and all-pass</source>
+        <translation>eine Abstimmung gehört zu Tief-, Hoch- und Allpass</translation>
+    </message>
+    <message>
+        <source>Linkwitz-Riley is even only</source>
+        <translation>Linkwitz-Riley ist nur gerade</translation>
+    </message>
+    <message>
+        <source>must be a gain (-3 dB), a delay (0.2 ms)</source>
+        <translation>muss eine Verstärkung (-3 dB) oder eine Verzögerung (0.2 ms) sein</translation>
+    </message>
+    <message>
+        <source>must be a gain (-3 dB) or a delay (0.2 ms)</source>
+        <translation>muss eine Verstärkung (-3 dB) oder eine Verzögerung (0.2 ms) sein</translation>
+    </message>
+    <message>
+        <source>a delay must be 0 to 100 ms</source>
+        <translation>eine Verzögerung muss 0 bis 100 ms sein</translation>
+    </message>
+    <message>
+        <source>a gain must be -60 to 60 dB</source>
+        <translation>eine Verstärkung muss -60 bis 60 dB sein</translation>
+    </message>
+    <message>
+        <source>must be a value with its unit, and how many: 6.8 uF, 2 x 0.35 mH, 3.3 ohm x4</source>
+        <translation>muss ein Wert mit Einheit sein, und wie viele: 6.8 uF, 2 x 0.35 mH, 3.3 ohm x4</translation>
+    </message>
+    <message>
+        <source>must be the whole track in ohms (8, 100 Ω), the position in per cent of its way (60 %), or both</source>
+        <translation>muss die ganze Bahn in Ohm sein (8, 100 Ω), die Stellung in Prozent des Weges (60 %), oder beides</translation>
+    </message>
+    <message>
+        <source>%1 stands at nought</source>
+        <translation>%1 steht auf null</translation>
+    </message>
+    <message>
+        <source>must let something through: a fixed pad cannot mute a driver</source>
+        <translation>muss etwas durchlassen: Ein festes Glied kann ein Chassis nicht stumm schalten</translation>
+    </message>
+    <message>
+        <source>no greater one of its kind is in the drawer</source>
+        <translation>kein größeres seiner Art liegt in der Schublade</translation>
+    </message>
+    <message>
+        <source>no smaller one of its kind is in the drawer</source>
+        <translation>kein kleineres seiner Art liegt in der Schublade</translation>
+    </message>
+    <message>
+        <source>own parts are listed at Parts</source>
+        <translation>eigene Teile stehen bei Teile</translation>
+    </message>
+    <message>
+        <source>%1 and %2 do not cross</source>
+        <translation>%1 und %2 kreuzen sich nicht</translation>
+    </message>
+    <message>
+        <source>slopes are taken where neighbours cross today</source>
+        <translation>Flanken werden dort genommen, wo Nachbarn sich heute kreuzen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -4931,6 +5061,37 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::ControlTile</name>
+    <message>
+        <source>rheostat in the line</source>
+        <translation>Regler als Vorwiderstand</translation>
+    </message>
+    <message>
+        <source>potentiometer</source>
+        <translation>Potentiometer</translation>
+    </message>
+    <message>
+        <source>L-pad control</source>
+        <translation>L-Regler</translation>
+    </message>
+    <message>
+        <source>%1, %2 %3 at %4</source>
+        <translation>%1, %2 %3 bei %4</translation>
+    </message>
+    <message>
+        <source>now %1 in the line</source>
+        <translation>jetzt %1 in der Leitung</translation>
+    </message>
+    <message>
+        <source>, %1 across</source>
+        <translation>, %1 quer</translation>
+    </message>
+    <message>
+        <source>Type the track (8 Ω) or the position (60 %); wheel or ↑↓ turns it; Enter also offers fixed resistors for it; Backspace takes it out; hold B to be without it.</source>
+        <translation>Bahn (8 Ω) oder Stellung (60 %) tippen; Rad oder ↑↓ dreht; Enter bietet auch feste Widerstände dafür an; Rücktaste nimmt ihn heraus; B gehalten zeigt es ohne ihn.</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::CurvesPage</name>
     <message>
         <source>No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.</source>
@@ -5290,6 +5451,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>wiring, + of the amplifier at the filled post</source>
         <translation>Verdrahtung, + des Verstärkers am gefüllten Pol</translation>
     </message>
+    <message>
+        <source>at %1 %</source>
+        <translation>auf %1 %</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::DifferencesStrip</name>
@@ -5308,6 +5473,37 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>nothing is different</source>
         <translation>nichts ist anders</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Drawer</name>
+    <message>
+        <source>Own parts to add</source>
+        <translation>Eigene Teile hinzufügen</translation>
+    </message>
+    <message>
+        <source>2 x 6.8 uF, Enter</source>
+        <translation>2 x 6.8 uF, Enter</translation>
+    </message>
+    <message>
+        <source>A value with its unit, losses behind it, and how many: 2 x 6.8 uF, 0.35 mH dcr=0.2 x3, 3R3 x4.</source>
+        <translation>Ein Wert mit Einheit, dahinter Verluste und wie viele: 2 x 6.8 uF, 0.35 mH dcr=0.2 x3, 3R3 x4.</translation>
+    </message>
+    <message>
+        <source>%1; press to take them out</source>
+        <translation>%1; drücken nimmt sie heraus</translation>
+    </message>
+    <message>
+        <source>Takes them out of the list.</source>
+        <translation>Nimmt sie aus der Liste.</translation>
+    </message>
+    <message>
+        <source>What lies in your drawer: the wheel can step through it, and tuning can end in it.</source>
+        <translation>Was in der eigenen Schublade liegt: Das Rad kann hindurchgehen, und das Abstimmen kann darin enden.</translation>
+    </message>
+    <message>
+        <source>%1 sorts. Wheel and tuning use no value more often than it is there.</source>
+        <translation>%1 Sorten. Rad und Abstimmen nehmen keinen Wert öfter, als er da ist.</translation>
     </message>
 </context>
 <context>
@@ -6509,6 +6705,13 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::LaneTile</name>
+    <message>
+        <source>without</source>
+        <translation>ohne</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::LanesView</name>
     <message>
         <source>Network, one lane for each way</source>
@@ -6578,6 +6781,62 @@ Ohm gegen den Aufdruck.</translation>
         <source>Shelf for the front&apos;s step: %1 dB about %2 (rule of thumb)</source>
         <translation>Glied für die Stufe der Schallwand: %1 dB um %2 (Faustregel)</translation>
     </message>
+    <message>
+        <source>Insert a filter before the amplifier of way %1</source>
+        <translation>Ein Filter vor dem Verstärker von Weg %1 einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert a filter here</source>
+        <translation>Hier ein Filter einsetzen</translation>
+    </message>
+    <message>
+        <source>Figures of %1</source>
+        <translation>Zahlen von %1</translation>
+    </message>
+    <message>
+        <source>Level control, L-pad</source>
+        <translation>Pegelregler, L-Glied</translation>
+    </message>
+    <message>
+        <source>Level control, potentiometer</source>
+        <translation>Pegelregler, Potentiometer</translation>
+    </message>
+    <message>
+        <source>Level control, resistor in the line</source>
+        <translation>Pegelregler, Widerstand in der Leitung</translation>
+    </message>
+    <message>
+        <source>Low-pass</source>
+        <translation>Tiefpass</translation>
+    </message>
+    <message>
+        <source>High-pass</source>
+        <translation>Hochpass</translation>
+    </message>
+    <message>
+        <source>Peak or dip</source>
+        <translation>Spitze oder Senke</translation>
+    </message>
+    <message>
+        <source>Low shelf</source>
+        <translation>Tiefen-Kuhschwanz</translation>
+    </message>
+    <message>
+        <source>High shelf</source>
+        <translation>Höhen-Kuhschwanz</translation>
+    </message>
+    <message>
+        <source>All-pass</source>
+        <translation>Allpass</translation>
+    </message>
+    <message>
+        <source>Track and position …</source>
+        <translation>Bahn und Stellung …</translation>
+    </message>
+    <message>
+        <source>Fixed resistors in its place</source>
+        <translation>Feste Widerstände an seiner Stelle</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::LevelBars</name>
@@ -6627,6 +6886,53 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>not saved; trying again</source>
         <translation>nicht gespeichert; neuer Versuch</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::LineTile</name>
+    <message>
+        <source>low-pass</source>
+        <translation>Tiefpass</translation>
+    </message>
+    <message>
+        <source>high-pass</source>
+        <translation>Hochpass</translation>
+    </message>
+    <message>
+        <source>all-pass</source>
+        <translation>Allpass</translation>
+    </message>
+    <message>
+        <source>peak or dip</source>
+        <translation>Spitze oder Senke</translation>
+    </message>
+    <message>
+        <source>low shelf</source>
+        <translation>Tiefen-Kuhschwanz</translation>
+    </message>
+    <message>
+        <source>high shelf</source>
+        <translation>Höhen-Kuhschwanz</translation>
+    </message>
+    <message>
+        <source>amplifier, %1</source>
+        <translation>Verstärker, %1</translation>
+    </message>
+    <message>
+        <source>%1, way %2</source>
+        <translation>%1, Weg %2</translation>
+    </message>
+    <message>
+        <source>Type figures: 2k5, LR4, BW3, Q0.7, −3 dB; wheel or ↑↓ moves it by 1/12 octave, Shift by 1/48; Backspace takes it out; Insert adds one; hold B to be without it.</source>
+        <translation>Zahlen tippen: 2k5, LR4, BW3, Q0.7, −3 dB; Rad oder ↑↓ verschiebt um 1/12 Oktave, Umschalt um 1/48; Rücktaste nimmt es heraus; Einfg setzt eines ein; B gehalten zeigt es ohne.</translation>
+    </message>
+    <message>
+        <source>Type a gain or a delay: −3 dB, 0.2 ms; wheel or ↑↓ half a decibel, Shift a tenth; Backspace clears both.</source>
+        <translation>Verstärkung oder Verzögerung tippen: −3 dB, 0.2 ms; Rad oder ↑↓ ein halbes Dezibel, Umschalt ein Zehntel; Rücktaste löscht beides.</translation>
+    </message>
+    <message>
+        <source>no delay</source>
+        <translation>unverzögert</translation>
     </message>
 </context>
 <context>
@@ -7679,6 +7985,26 @@ Ohm gegen den Aufdruck.</translation>
         <source>voice coils 100 K hotter</source>
         <translation>Schwingspulen 100 K heißer</translation>
     </message>
+    <message>
+        <source>own parts</source>
+        <translation>eigene Teile</translation>
+    </message>
+    <message>
+        <source>an amplifier for each way</source>
+        <translation>ein Verstärker je Weg</translation>
+    </message>
+    <message>
+        <source>Back to one amplifier for all: what stands before the amplifiers is taken away (undo brings it back).</source>
+        <translation>Zurück zu einem Verstärker für alle: Was vor den Verstärkern steht, fällt weg (Rückgängig bringt es wieder).</translation>
+    </message>
+    <message>
+        <source>Filters, gain and delay before an amplifier of its own for each way. With none of them, two-amplifier wiring of the same network changes nothing but the current&apos;s path.</source>
+        <translation>Filter, Verstärkung und Verzögerung vor einem eigenen Verstärker je Weg. Ohne sie ändern zwei Verstärker an derselben Weiche nichts als den Weg des Stroms.</translation>
+    </message>
+    <message>
+        <source>Not for this network: its ways hang together by a part before them, in series or by coils that see each other.</source>
+        <translation>Nicht bei dieser Weiche: Ihre Wege hängen zusammen, durch ein Teil davor, in Reihe oder durch Spulen, die einander sehen.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::NewJobForm</name>
@@ -8113,10 +8439,6 @@ Ohm gegen den Aufdruck.</translation>
         <source>ideal</source>
         <translation>ideal</translation>
     </message>
-    <message>
-        <source>without</source>
-        <translation>ohne</translation>
-    </message>
 </context>
 <context>
     <name>yf::app::PartsPage</name>
@@ -8267,6 +8589,22 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Of %1 cabinets drawn %2 stay within ±%3 dB of the curve above (taken where a part does not say it: ±5 %, capacitors ±10 %).</source>
         <translation>Von %1 gezogenen Gehäusen bleiben %2 innerhalb von ±%3 dB der Kurve oben (angenommen, wo ein Bauteil es nicht sagt: ±5 %, Kondensatoren ±10 %).</translation>
+    </message>
+    <message>
+        <source>Filters …</source>
+        <translation>Filter …</translation>
+    </message>
+    <message>
+        <source>What stands before the amplifiers, as sections of second order for 48 kHz: a table for a digital crossover.</source>
+        <translation>Was vor den Verstärkern steht, als Abschnitte zweiter Ordnung für 48 kHz: eine Tabelle für eine digitale Weiche.</translation>
+    </message>
+    <message>
+        <source>Own parts</source>
+        <translation>Eigene Teile</translation>
+    </message>
+    <message>
+        <source>Save the filters</source>
+        <translation>Die Filter speichern</translation>
     </message>
 </context>
 <context>
@@ -9652,8 +9990,36 @@ nach den Flächen allein: %3</translation>
         <translation>in Reihe</translation>
     </message>
     <message>
-        <source>In series: fewer parts, and the drivers&apos; voltages add up to the amplifier&apos;s whatever the drivers do (first order); but an open driver or part disturbs both ways, and neither can be tuned alone. Butterworth only.</source>
-        <translation>In Reihe: weniger Bauteile, und die Spannungen der Chassis ergeben zusammen die des Verstärkers, was immer die Chassis tun (erste Ordnung); aber ein offenes Chassis oder Bauteil stört beide Wege, und keiner lässt sich allein abstimmen. Nur Butterworth.</translation>
+        <source>A filter for each way, side by side.</source>
+        <translation>Ein Filter je Weg, nebeneinander.</translation>
+    </message>
+    <message>
+        <source>Fewer parts, and the drivers&apos; voltages add up to the amplifier&apos;s whatever the drivers do (first order); but an open driver or part disturbs both ways, and neither can be tuned alone. Butterworth only.</source>
+        <translation>Weniger Teile, und die Spannungen der Chassis ergeben zusammen die des Verstärkers, was immer die Chassis tun (erste Ordnung); aber ein offenes Chassis oder Teil stört beide Wege, und keiner lässt sich allein abstimmen. Nur Butterworth.</translation>
+    </message>
+    <message>
+        <source>two and a half ways</source>
+        <translation>zweieinhalb Wege</translation>
+    </message>
+    <message>
+        <source>Two like woofers: the first leaves off by one coil at the first frequency, near where the front&apos;s step begins; the second goes up to the tweeter. Mind the load where both work.</source>
+        <translation>Zwei gleiche Tieftöner: Der erste hört mit einer Spule bei der ersten Frequenz auf, etwa wo die Stufe der Front beginnt; der zweite geht bis zum Hochtöner. Die Last beachten, wo beide arbeiten.</translation>
+    </message>
+    <message>
+        <source>with a filler</source>
+        <translation>mit Füllchassis</translation>
+    </message>
+    <message>
+        <source>Woofer and tweeter meet at the first frequency in second order and the same polarity; the driver between them fills the gap that they leave, through one coil and one capacitor.</source>
+        <translation>Tief- und Hochtöner treffen sich bei der ersten Frequenz in zweiter Ordnung und gleicher Polung; das Chassis dazwischen füllt die Lücke, die sie lassen, durch eine Spule und einen Kondensator.</translation>
+    </message>
+    <message>
+        <source>an amplifier each</source>
+        <translation>je ein Verstärker</translation>
+    </message>
+    <message>
+        <source>Filters before an amplifier for each way. A tweeter keeps a capacitor two octaves below its crossover (rule of thumb), so that no direct current reaches it.</source>
+        <translation>Filter vor einem Verstärker je Weg. Ein Hochtöner behält einen Kondensator zwei Oktaven unter seiner Trennung (Faustregel), damit ihn kein Gleichstrom erreicht.</translation>
     </message>
 </context>
 <context>
@@ -10125,6 +10491,46 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>Sixteen networks whose parts are off by their tolerances count as much as the one on paper: a little less flat, but built as it is drawn.</source>
         <translation>Sechzehn Netzwerke, deren Bauteile um ihre Toleranzen daneben liegen, zählen so viel wie das auf dem Papier: etwas weniger flach, aber gebaut, wie es gezeichnet ist.</translation>
+    </message>
+    <message>
+        <source>own parts</source>
+        <translation>eigene Teile</translation>
+    </message>
+    <message>
+        <source>Preferred values of IEC 60063, or the parts that are listed at Parts, Own parts; what the drawer has too few of is bought from E12.</source>
+        <translation>Vorzugswerte nach IEC 60063 oder die Teile, die bei Teile, Eigene Teile stehen; was die Schublade zu wenig hat, wird aus E12 gekauft.</translation>
+    </message>
+    <message>
+        <source>Slopes of the ways</source>
+        <translation>Flanken der Wege</translation>
+    </message>
+    <message>
+        <source>as they come</source>
+        <translation>wie sie kommen</translation>
+    </message>
+    <message>
+        <source>after LR2</source>
+        <translation>nach LR2</translation>
+    </message>
+    <message>
+        <source>after LR4</source>
+        <translation>nach LR4</translation>
+    </message>
+    <message>
+        <source>Whether each way, driver and filter together, is also to follow a Linkwitz-Riley slope where it crosses its neighbours today. Down to −24 dB; the sum still counts twice as much.</source>
+        <translation>Ob jeder Weg, Chassis und Filter zusammen, auch einer Linkwitz-Riley-Flanke folgen soll, wo er heute seine Nachbarn kreuzt. Bis −24 dB; die Summe zählt weiter doppelt so viel.</translation>
+    </message>
+    <message>
+        <source>slopes</source>
+        <translation>Flanken</translation>
+    </message>
+    <message>
+        <source>▲ No own parts are listed yet: at Parts, Own parts. Nothing was begun.</source>
+        <translation>▲ Noch stehen keine eigenen Teile da: bei Teile, Eigene Teile. Nichts wurde begonnen.</translation>
+    </message>
+    <message>
+        <source>%1 networks tried, so far %2 rms from sum and slopes</source>
+        <translation>%1 Weichen versucht, bisher %2 rms von Summe und Flanken</translation>
     </message>
 </context>
 <context>

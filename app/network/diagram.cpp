@@ -61,6 +61,67 @@ void paintPart(QPainter& painter, const LaneLayout::Tile& tile, const network::P
     painter.restore();
 }
 
+/// A box with two rows beside its symbol.
+template <class Symbol>
+void paintBox(QPainter& painter,
+              const QRectF& box,
+              const QString& first,
+              const QString& second,
+              Symbol symbol) {
+    painter.setPen(QPen(Qt::black, 1.0));
+    painter.setBrush(Qt::white);
+    painter.drawRect(box);
+    painter.setPen(QPen(Qt::black, 1.4));
+    symbol(QRectF(box.left() + 3.0, box.top() + 7.0, 28.0, box.height() - 14.0));
+    painter.save();
+    painter.setFont(figureFont(8.5));
+    painter.drawText(QRectF(box.left() + 34.0, box.top() + 1.0, box.width() - 34.0, 18.0),
+                     Qt::AlignVCenter,
+                     first);
+    painter.drawText(QRectF(box.left() + 34.0, box.top() + 18.0, box.width() - 34.0, 16.0),
+                     Qt::AlignVCenter,
+                     second);
+    painter.restore();
+}
+
+void paintControl(QPainter& painter, const LaneLayout::Control& control) {
+    constexpr double percent = 100.0;
+    paintBox(painter,
+             control.rect,
+             words(control.control.id) + QStringLiteral(" ") +
+                 figures(text::printEngineering(control.control.total, "Ω")),
+             Diagram::tr("at %1 %").arg(percent * control.control.position, 0, 'f', 0),
+             [&](const QRectF& room) { drawControl(painter, room); });
+}
+
+void paintFilter(QPainter& painter,
+                 const LaneLayout::Filter& filter,
+                 const network::Circuit& circuit) {
+    const auto line = network::lineOf(circuit, filter.place.way);
+    if (!line) {
+        return;
+    }
+    if (!filter.place.filter) {
+        const QString said = figures(network::gainWords(*line));
+        paintBox(painter,
+                 filter.rect,
+                 said.section(u',', 0, 0),
+                 said.section(u',', 1).trimmed(),
+                 [&](const QRectF& room) { drawAmplifier(painter, room); });
+        return;
+    }
+    const QString said = figures(network::words(line->filters[*filter.place.filter]));
+    painter.setPen(QPen(Qt::black, 1.0));
+    painter.setBrush(Qt::white);
+    painter.drawRect(filter.rect);
+    painter.save();
+    painter.setFont(figureFont(8.0));
+    painter.drawText(QRectF(filter.rect).adjusted(4.0, 1.0, -2.0, -1.0),
+                     Qt::AlignVCenter | Qt::TextWordWrap,
+                     said);
+    painter.restore();
+}
+
 void paintEnd(QPainter& painter, const LaneLayout::End& end, const job::Job& job) {
     const QRectF body = QRectF(end.rect).adjusted(24.0, 2.0, -2.0, -2.0);
     const double stud = end.rect.left() + 12.0;
@@ -96,18 +157,17 @@ void paintEnd(QPainter& painter, const LaneLayout::End& end, const job::Job& job
     painter.restore();
 }
 
-void paintLane(QPainter& painter, const LaneLayout::Lane& lane) {
+void paintLane(QPainter& painter, const LaneLayout& layout, const LaneLayout::Lane& lane) {
     painter.setPen(QPen(Qt::black, 1.4));
     painter.setBrush(Qt::black);
     if (lane.onHot) {
-        painter.drawEllipse(QPointF(hotPost, lane.rail), 4.0, 4.0);
+        painter.drawEllipse(QPointF(layout.hotPost, lane.rail), 4.0, 4.0);
     }
     painter.setBrush(Qt::white);
     if (lane.onReturn) {
-        painter.drawEllipse(QPointF(returnPost, lane.returnRail), 4.0, 4.0);
+        painter.drawEllipse(QPointF(layout.returnPost, lane.returnRail), 4.0, 4.0);
     }
-    painter.drawText(
-        QRectF(4.0, lane.rail - 10.0, hotPost - 10.0, 20.0), Qt::AlignVCenter, lane.name);
+    painter.drawText(QRectF(4.0, lane.rail - 10.0, 52.0, 20.0), Qt::AlignVCenter, lane.name);
 }
 
 } // namespace
@@ -143,12 +203,18 @@ void paintDiagram(QPainter& painter, const job::Job& job, const job::Cabinet& ca
         painter.drawEllipse(QPointF(joint), 2.4, 2.4);
     }
     for (const LaneLayout::Lane& lane : layout.lanes) {
-        paintLane(painter, lane);
+        paintLane(painter, layout, lane);
     }
     for (const LaneLayout::Tile& tile : layout.tiles) {
         if (const auto part = network::findPart(cabinet.circuit, tile.part)) {
             paintPart(painter, tile, *part);
         }
+    }
+    for (const LaneLayout::Control& control : layout.controls) {
+        paintControl(painter, control);
+    }
+    for (const LaneLayout::Filter& filter : layout.filters) {
+        paintFilter(painter, filter, cabinet.circuit);
     }
     for (const LaneLayout::Note& note : layout.notes) {
         painter.setPen(QPen(Qt::black, 1.0));

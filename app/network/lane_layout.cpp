@@ -2,6 +2,7 @@
 #include "app/network/lane_layout.h"
 
 #include "app/widgets/words.h"
+#include "core/network/control_edit.h"
 #include "core/text/number.h"
 
 #include <QCoreApplication>
@@ -25,7 +26,11 @@ constexpr int barRoom = 10;  ///< where parallel branches come together
 constexpr int endWidth = 150;
 constexpr int leastEnd = 64;
 constexpr int laneGap = 10;
-constexpr int firstSlot = 92;
+constexpr int firstSlot = 30; ///< behind the hot post; what stands before it needs no label there
+constexpr int linedFirstSlot = 14;
+constexpr QSize filterSize{100, 38};
+constexpr int lineStart = 54;
+constexpr int lineGap = 6;
 
 /// Which way the current runs through a one-port.
 enum class Run { across, down };
@@ -67,6 +72,15 @@ class Builder {
 public:
     LaneLayout take() { return std::move(layout_); }
 
+    /// Room before the posts for so many filters, their place to add one, and the amplifier.
+    void lines(std::size_t mostFilters) {
+        lined_ = true;
+        amplifierAt_ = lineStart + insertWidth + lineGap +
+                       static_cast<int>(mostFilters) * (filterSize.width() + lineGap);
+        layout_.hotPost = amplifierAt_ + filterSize.width() + 2 * lineGap;
+        layout_.returnPost = layout_.hotPost;
+    }
+
     void note(const QString& text, const QRect& rect) {
         layout_.notes.push_back({rect, text});
         reach(rect);
@@ -77,9 +91,12 @@ public:
         const int rail = y_ + heights.rail / 2;
         const int returnRail =
             y_ + heights.rail + (heights.hanging > 0 ? heights.hanging + 2 * laneGap : laneGap);
-        int x = firstSlot;
-        int hangingRight = firstSlot;
-        layout_.wires.push_back({hotPost, rail, x, rail});
+        int x = layout_.hotPost + (lined_ ? linedFirstSlot : firstSlot);
+        int hangingRight = x;
+        layout_.wires.push_back({layout_.hotPost, rail, x, rail});
+        if (lined_ && way) {
+            line(section, *way, rail);
+        }
         for (std::size_t k = 0; k < section.ladder.size(); ++k) {
             x = insertAt(x, rail, way, k);
             behind_ = {way.value_or(0), k + 1, true};
@@ -104,6 +121,12 @@ public:
                 layout_.joints.push_back({node, returnRail});
                 hangingRight = node + size.width() / 2;
                 x = node;
+            } else if (const auto* control =
+                           std::get_if<network::ControlSlot>(&section.ladder[k])) {
+                const QRect rect(QPoint(x, rail - tileSize.height() / 2), tileSize);
+                layout_.controls.push_back({*control, rect, behind_});
+                reach(rect);
+                x += tileSize.width();
             } else {
                 note(otherSlot(section.ladder[k]),
                      QRect(QPoint(x, rail - noteSize.height() / 2), noteSize));
@@ -132,7 +155,8 @@ public:
         for (qsizetype i = 0; i < layout_.lanes.size(); ++i) {
             LaneLayout::Lane& lane = layout_.lanes[i];
             layout_.wires.push_back({railEnds_[i], lane.rail, rightmost_, lane.rail});
-            layout_.wires.push_back({returnPost, lane.returnRail, rightmost_, lane.returnRail});
+            layout_.wires.push_back(
+                {layout_.returnPost, lane.returnRail, rightmost_, lane.returnRail});
             lane.rect.setWidth(rightmost_ + endWidth);
         }
         for (LaneLayout::End& end : layout_.ends) {
@@ -154,9 +178,11 @@ public:
 private:
     void joinLanes() {
         auto& lanes = layout_.lanes;
-        if (lanes.isEmpty()) {
+        if (lanes.isEmpty() || lined_) {
             return;
         }
+        const int hotPost = layout_.hotPost;
+        const int returnPost = layout_.returnPost;
         if (!chained_) {
             layout_.posts = {
                 {hotPost, lanes.front().rail, hotPost, lanes.back().rail},
@@ -169,6 +195,25 @@ private:
             layout_.posts << QLine(returnPost, lanes[i].returnRail, hotPost, lanes[i].returnRail)
                           << QLine(hotPost, lanes[i].returnRail, hotPost, lanes[i + 1].rail);
         }
+    }
+
+    /// Filters from the left, the amplifier right before its post.
+    void line(const network::Section& section, std::size_t way, int rail) {
+        const network::Line line = section.line.value_or(network::Line{});
+        const int top = rail - filterSize.height() / 2;
+        int x = lineStart;
+        for (std::size_t f = 0; f < line.filters.size(); ++f) {
+            layout_.filters.push_back({{way, f}, QRect(QPoint(x, top), filterSize)});
+            x += filterSize.width();
+            layout_.wires.push_back({x, rail, x + lineGap, rail});
+            x += lineGap;
+        }
+        layout_.filterInserts.push_back(
+            {{way, line.filters.size()},
+             QRect(x, rail - insertHeight / 2, insertWidth, insertHeight)});
+        layout_.wires.push_back({x + insertWidth / 2, rail, amplifierAt_, rail});
+        layout_.filters.push_back({{way, {}}, QRect(QPoint(amplifierAt_, top), filterSize)});
+        layout_.wires.push_back({amplifierAt_ + filterSize.width(), rail, layout_.hotPost, rail});
     }
 
     struct Heights {
@@ -190,14 +235,8 @@ private:
     }
 
     static QString otherSlot(const network::Slot& slot) {
-        if (const auto* transformer = std::get_if<network::TransformerSlot>(&slot)) {
-            return QCoreApplication::translate("LaneLayout", "transformer\n1 : %1")
-                .arg(transformer->ratio);
-        }
-        const auto& control = std::get<network::ControlSlot>(slot);
-        return QCoreApplication::translate("LaneLayout", "level control\n%1 at %2 %")
-            .arg(figures(text::printEngineering(control.total, "Ω")))
-            .arg(100.0 * control.position, 0, 'f', 0);
+        return QCoreApplication::translate("LaneLayout", "transformer\n1 : %1")
+            .arg(std::get<network::TransformerSlot>(slot).ratio);
     }
 
     int insertAt(int x, int rail, std::optional<std::size_t> way, std::size_t slot) {
@@ -296,6 +335,8 @@ private:
     network::SlotPlace behind_;
     QVector<int> railEnds_;
     bool chained_{};
+    bool lined_{};
+    int amplifierAt_{};
     int y_{2};
     int rightmost_{};
     QSize bounds_;
@@ -303,8 +344,9 @@ private:
 
 } // namespace
 
-LaneLayout layOut(const network::Circuit& circuit) {
+LaneLayout layOut(const network::Circuit& drawn) {
     Builder builder;
+    const network::Circuit circuit = network::withNamedControls(drawn);
     const network::Section* tree = circuit.tree();
     const QRect whole(16, 8, 560, 60);
     if (tree == nullptr) {
@@ -316,6 +358,17 @@ LaneLayout layOut(const network::Circuit& circuit) {
         return builder.take();
     }
     const auto* ways = std::get_if<network::Ways>(&tree->end);
+    const auto amplifiers = network::amplifiers(circuit);
+    std::size_t mostFilters = 0;
+    bool lined = false;
+    for (std::size_t w = 0; w < amplifiers.size(); ++w) {
+        const auto line = network::lineOf(circuit, w);
+        lined = lined || line;
+        mostFilters = std::max(mostFilters, line ? line->filters.size() : 0);
+    }
+    if (lined) {
+        builder.lines(mostFilters);
+    }
     if (ways == nullptr) {
         builder.lane(*tree, 0);
         builder.finish();

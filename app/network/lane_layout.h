@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/network/ladder_edit.h"
+#include "core/network/line_edit.h"
 
 #include <QLine>
 #include <QRect>
@@ -15,7 +16,8 @@ namespace yf::app {
 /// Each way is a lane from the amplifier's posts at the left to its driver at the right: series
 /// parts on the rail, shunt parts hanging from it to the return rail below. A composite is drawn as
 /// it is wired: in series one behind the other, in parallel side by side. Ways in series follow
-/// each other: where one returns the next begins.
+/// each other: where one returns the next begins. Where each way has an amplifier of its own, what
+/// stands before it comes first, and the posts are apart.
 struct LaneLayout {
     struct Tile {
         std::string part;
@@ -26,6 +28,18 @@ struct LaneLayout {
 
     struct Insert {
         network::SlotPlace place; ///< inLine is left to the person
+        QRect rect;
+    };
+
+    struct Control {
+        network::ControlSlot control;
+        QRect rect;
+        network::SlotPlace behind;
+    };
+
+    /// A filter before an amplifier, the amplifier itself, or a place for one more filter.
+    struct Filter {
+        network::LinePlace place;
         QRect rect;
     };
 
@@ -49,10 +63,13 @@ struct LaneLayout {
 
     struct Note {
         QRect rect;
-        QString text; ///< a transformer, a level control, or why something is not drawn
+        QString text; ///< a transformer, or why something is not drawn
     };
 
     QVector<Tile> tiles;
+    QVector<Control> controls;
+    QVector<Filter> filters;
+    QVector<Filter> filterInserts;
     QVector<Insert> inserts;
     QVector<End> ends;
     QVector<Lane> lanes;
@@ -61,12 +78,10 @@ struct LaneLayout {
     QVector<QLine> posts; ///< between the lanes, at the left
     QVector<QPoint> joints;
     QSize size;
+    int hotPost{62}; ///< x of the amplifiers' posts
+    int returnPost{78};
 };
 
 [[nodiscard]] LaneLayout layOut(const network::Circuit& circuit);
-
-/// x of the amplifier's posts.
-inline constexpr int hotPost = 62;
-inline constexpr int returnPost = 78;
 
 } // namespace yf::app

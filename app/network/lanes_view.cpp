@@ -3,6 +3,7 @@
 
 #include "app/network/driver_end.h"
 #include "app/network/insert_button.h"
+#include "app/network/line_tile.h"
 #include "app/network/part_tile.h"
 #include "app/network/symbols.h"
 #include "app/plots/curves.h"
@@ -25,12 +26,35 @@ namespace {
 
 constexpr int editorWidth = 236;
 
-std::vector<std::string> idsOf(const network::Circuit& circuit) {
-    std::vector<std::string> ids;
+/// Keys of all tiles that stand in a lane's ladder.
+std::vector<std::string> keysOf(const network::Circuit& circuit) {
+    std::vector<std::string> keys;
     for (const network::Part& part : network::parts(circuit)) {
-        ids.push_back(part.id);
+        keys.push_back(part.id);
     }
-    return ids;
+    for (const network::ControlSlot& control : network::controls(circuit)) {
+        keys.push_back(ControlTile::keyOf(control.id));
+    }
+    return keys;
+}
+
+/// The same tiles at the same places.
+bool sameShape(const LaneLayout& a, const LaneLayout& b) {
+    return a.size == b.size && a.hotPost == b.hotPost &&
+           std::ranges::equal(a.tiles,
+                              b.tiles,
+                              [](const auto& x, const auto& y) {
+                                  return x.part == y.part && x.rect == y.rect &&
+                                         x.hanging == y.hanging;
+                              }) &&
+           std::ranges::equal(a.controls,
+                              b.controls,
+                              [](const auto& x, const auto& y) {
+                                  return x.control.id == y.control.id && x.rect == y.rect;
+                              }) &&
+           std::ranges::equal(a.filters, b.filters, [](const auto& x, const auto& y) {
+               return x.place == y.place && x.rect == y.rect;
+           });
 }
 
 /// The notation behind the ID: what the editor starts with.
@@ -81,21 +105,22 @@ void LanesView::display(const job::Job& job, const job::Cabinet& cabinet) {
     const bool other = cabinet.id != cabinet_;
     job_ = job;
     cabinet_ = cabinet.id;
-    const bool sameShape = !other && idsOf(circuit_) == idsOf(cabinet.circuit) && [&] {
-        // The same parts may be wired another way: compare places, not values.
-        const LaneLayout fresh = layOut(cabinet.circuit);
-        return fresh.size == layout_.size &&
-               std::ranges::equal(fresh.tiles, layout_.tiles, [](const auto& a, const auto& b) {
-                   return a.part == b.part && a.rect == b.rect && a.hanging == b.hanging;
-               });
-    }();
     circuit_ = cabinet.circuit;
-    if (sameShape) {
+    // The same parts may be wired another way: places are compared, not values.
+    if (const LaneLayout fresh = layOut(circuit_); !other && sameShape(fresh, layout_)) {
         const auto parts = network::parts(circuit_);
-        for (PartTile* tile : tiles_) {
-            tile->display(*std::ranges::find(parts, tile->part().id, &network::Part::id));
+        const auto controls = network::controls(circuit_);
+        for (LaneTile* tile : tiles_) {
+            if (auto* part = qobject_cast<PartTile*>(tile)) {
+                part->display(*std::ranges::find(parts, part->part().id, &network::Part::id));
+            } else if (auto* line = qobject_cast<LineTile*>(tile)) {
+                line->display(network::lineOf(circuit_, line->place().way).value());
+            } else if (auto* control = qobject_cast<ControlTile*>(tile)) {
+                control->display(
+                    *std::ranges::find(controls, control->control().id, &network::ControlSlot::id));
+            }
         }
-        layout_ = layOut(circuit_);
+        layout_ = fresh;
     } else {
         rebuild();
     }
@@ -108,31 +133,22 @@ void LanesView::display(const job::Job& job, const job::Cabinet& cabinet) {
     }
 }
 
-PartTile* LanesView::newTile(const LaneLayout::Tile& place, const network::Part& part) {
-    auto* tile = new PartTile(part, place.hanging ? Lying::down : Lying::across, this);
-    tile->setGeometry(place.rect);
+void LanesView::place(LaneTile* tile, const QRect& rect) {
+    tile->setGeometry(rect);
     tile->show();
     connectTile(tile);
-    return tile;
+    tiles_.push_back(tile);
 }
 
 void LanesView::rebuild() {
     closeEditor();
-    const PartTile* focused = qobject_cast<PartTile*>(focusWidget());
-    std::string focus =
-        focused != nullptr && focused->hasFocus() ? focused->part().id : std::string{};
+    const auto* focused = qobject_cast<LaneTile*>(focusWidget());
+    std::string focus = focused != nullptr && focused->hasFocus() ? focused->key() : std::string{};
     // Deleted later: the rebuild may come out of one of their own signals.
-    for (QWidget* old : QVector<QWidget*>(tiles_.begin(), tiles_.end())) {
-        old->hide();
-        old->setObjectName({});
-        old->deleteLater();
-    }
-    for (InsertButton* old : inserts_) {
-        old->hide();
-        old->setObjectName({});
-        old->deleteLater();
-    }
-    for (DriverEndButton* old : ends_) {
+    QVector<QWidget*> gone(tiles_.begin(), tiles_.end());
+    gone += inserts_;
+    gone += QVector<QWidget*>(ends_.begin(), ends_.end());
+    for (QWidget* old : gone) {
         old->hide();
         old->setObjectName({});
         old->deleteLater();
@@ -141,19 +157,52 @@ void LanesView::rebuild() {
     inserts_.clear();
     ends_.clear();
     layout_ = layOut(circuit_);
+    // From the amplifiers to the drivers: in this order Tab goes.
+    for (const LaneLayout::Filter& filter : layout_.filters) {
+        auto* tile =
+            new LineTile(filter.place, network::lineOf(circuit_, filter.place.way).value(), this);
+        connectLine(tile);
+        place(tile, filter.rect);
+    }
     const auto parts = network::parts(circuit_);
-    for (const LaneLayout::Tile& place : layout_.tiles) {
-        tiles_.push_back(newTile(place, *std::ranges::find(parts, place.part, &network::Part::id)));
-        if (awaitsNew_ && std::ranges::find(known_, place.part) == known_.end()) {
-            focus = place.part;
+    for (const LaneLayout::Tile& at : layout_.tiles) {
+        auto* tile = new PartTile(*std::ranges::find(parts, at.part, &network::Part::id),
+                                  at.hanging ? Lying::down : Lying::across,
+                                  this);
+        connectPart(tile);
+        place(tile, at.rect);
+    }
+    for (const LaneLayout::Control& control : layout_.controls) {
+        auto* tile = new ControlTile(control.control, this);
+        connectControl(tile);
+        place(tile, control.rect);
+    }
+    for (const LaneTile* tile : tiles_) {
+        const bool isNew = awaitsNew_ && qobject_cast<const LineTile*>(tile) == nullptr &&
+                           std::ranges::find(known_, tile->key()) == known_.end();
+        if (isNew || (!awaited_.empty() && tile->key() == awaited_)) {
+            focus = tile->key();
         }
     }
-    for (const LaneLayout::Insert& place : layout_.inserts) {
-        auto* button = new InsertButton(place.place, this);
-        button->setGeometry(place.rect);
+    for (const LaneLayout::Insert& at : layout_.inserts) {
+        auto* button = new InsertButton(at.place, this);
+        button->setGeometry(at.rect);
         button->show();
         connect(button, &QAbstractButton::clicked, this, [this, button] {
             offerInsert(button->place(), button->mapToGlobal(QPoint(0, button->height())));
+        });
+        inserts_.push_back(button);
+    }
+    for (const LaneLayout::Filter& at : layout_.filterInserts) {
+        auto* button = new InsertButton({at.place.way, at.place.filter.value_or(0), true}, this);
+        button->setObjectName(QStringLiteral("insert_filter_%1").arg(at.place.way));
+        button->setAccessibleName(
+            tr("Insert a filter before the amplifier of way %1").arg(at.place.way + 1));
+        button->setToolTip(tr("Insert a filter here"));
+        button->setGeometry(at.rect);
+        button->show();
+        connect(button, &QAbstractButton::clicked, this, [this, button, where = at.place] {
+            offerFilters(where, button->mapToGlobal(QPoint(0, button->height())));
         });
         inserts_.push_back(button);
     }
@@ -172,7 +221,8 @@ void LanesView::rebuild() {
         ends_.push_back(button);
     }
     awaitsNew_ = false;
-    if (PartTile* again = tile(focus)) {
+    awaited_.clear();
+    if (LaneTile* again = tileOfKey(focus)) {
         again->setFocus();
     }
     setMinimumSize(layout_.size);
@@ -182,37 +232,45 @@ void LanesView::rebuild() {
     update();
 }
 
-void LanesView::connectTile(PartTile* tile) {
+/// What every tile does alike.
+void LanesView::connectTile(LaneTile* tile) {
     tile->installEventFilter(this);
-    connect(tile, &PartTile::stepped, this, [this, tile](int steps, bool fine) {
-        const network::ESeries series = fine ? network::ESeries::E192 : series_;
-        Q_EMIT edited(
-            job::stepPart(cabinet_, tile->part().id, series, steps, "step " + tile->part().id));
-    });
-    connect(tile, &PartTile::letGo, this, &LanesView::gestureEnded);
-    connect(tile, &PartTile::typed, this, [this, tile](const QString& first) {
+    connect(tile, &LaneTile::letGo, this, &LanesView::gestureEnded);
+    connect(tile, &LaneTile::typed, this, [this, tile](const QString& first) {
         openEditor(tile, first);
     });
-    connect(tile, &PartTile::editWanted, this, [this, tile] {
+}
+
+/// The neighbour takes the focus, so that the hand goes on from there.
+void LanesView::focusNeighbour(const LaneTile* tile) {
+    const auto at = std::ranges::find(tiles_, tile) - tiles_.begin();
+    if (LaneTile* neighbour = tiles_.value(at + 1 < tiles_.size() ? at + 1 : at - 1)) {
+        neighbour->setFocus();
+    }
+}
+
+void LanesView::connectPart(PartTile* tile) {
+    connect(tile, &LaneTile::stepped, this, [this, tile](int steps, bool fine) {
+        const std::string& id = tile->part().id;
+        const network::ESeries series = fine ? network::ESeries::E192 : series_;
+        Q_EMIT edited(own_ && !fine ? job::stepPartInStock(cabinet_, id, steps, "step " + id)
+                                    : job::stepPart(cabinet_, id, series, steps, "step " + id));
+    });
+    connect(tile, &LaneTile::editWanted, this, [this, tile] {
         openEditor(tile, notation(tile->part()));
         editor_->selectAll();
     });
-    connect(tile, &PartTile::removed, this, [this, tile] {
-        // The neighbour takes the focus, so that the hand goes on from there.
+    connect(tile, &LaneTile::removed, this, [this, tile] {
         const std::string id = tile->part().id;
-        const auto at = tiles_.indexOf(tile);
-        if (PartTile* neighbour = tiles_.value(at + 1 < tiles_.size() ? at + 1 : at - 1)) {
-            neighbour->setFocus();
-        }
-
+        focusNeighbour(tile);
         Q_EMIT edited(job::removePart(cabinet_, id));
     });
-    connect(tile, &PartTile::insertWanted, this, [this, tile] {
+    connect(tile, &LaneTile::insertWanted, this, [this, tile] {
         const auto place =
             std::ranges::find(layout_.tiles, tile->part().id, &LaneLayout::Tile::part);
         offerInsert(place->behind, tile->mapToGlobal(QPoint(tile->width(), tile->height())));
     });
-    connect(tile, &PartTile::bypassed, this, [this, tile](bool on) {
+    connect(tile, &LaneTile::bypassed, this, [this, tile](bool on) {
         if (on) {
             Q_EMIT previewed(job::bypassPart(cabinet_, tile->part().id));
         } else {
@@ -221,10 +279,70 @@ void LanesView::connectTile(PartTile* tile) {
     });
 }
 
-PartTile* LanesView::tile(const std::string& part) const {
+void LanesView::connectLine(LineTile* tile) {
+    connect(tile, &LaneTile::stepped, this, [this, tile](int steps, bool fine) {
+        Q_EMIT edited(job::stepLine(cabinet_, tile->place(), steps, fine, "step " + tile->key()));
+    });
+    connect(tile, &LaneTile::editWanted, this, [this, tile] {
+        openEditor(tile, tile->notation());
+        editor_->selectAll();
+    });
+    connect(tile, &LaneTile::removed, this, [this, tile] {
+        const job::LinePlace place = tile->place();
+        if (place.filter) {
+            focusNeighbour(tile);
+        }
+        Q_EMIT edited(job::removeFilter(cabinet_, place));
+    });
+    connect(tile, &LaneTile::insertWanted, this, [this, tile] {
+        job::LinePlace behind = tile->place();
+        if (behind.filter) {
+            ++*behind.filter;
+        }
+        offerFilters(behind, tile->mapToGlobal(QPoint(tile->width(), tile->height())));
+    });
+    connect(tile, &LaneTile::bypassed, this, [this, tile](bool on) {
+        if (on) {
+            Q_EMIT previewed(job::removeFilter(cabinet_, tile->place()));
+        } else {
+            Q_EMIT previewEnded();
+        }
+    });
+}
+
+void LanesView::connectControl(ControlTile* tile) {
+    const auto id = [tile] { return tile->control().id; };
+    connect(tile, &LaneTile::stepped, this, [this, tile, id](int steps, bool fine) {
+        Q_EMIT edited(job::stepControl(cabinet_, id(), steps, fine, "step " + tile->key()));
+    });
+    connect(tile, &LaneTile::editWanted, this, [this, tile] { offerFixed(tile); });
+    connect(tile, &LaneTile::removed, this, [this, tile, id] {
+        const std::string gone = id();
+        focusNeighbour(tile);
+        Q_EMIT edited(job::removeControl(cabinet_, gone));
+    });
+    connect(tile, &LaneTile::insertWanted, this, [this, tile, id] {
+        const auto place = std::ranges::find_if(
+            layout_.controls, [&](const auto& c) { return c.control.id == id(); });
+        offerInsert(place->behind, tile->mapToGlobal(QPoint(tile->width(), tile->height())));
+    });
+    connect(tile, &LaneTile::bypassed, this, [this, id](bool on) {
+        if (on) {
+            Q_EMIT previewed(job::removeControl(cabinet_, id()));
+        } else {
+            Q_EMIT previewEnded();
+        }
+    });
+}
+
+LaneTile* LanesView::tileOfKey(const std::string& key) const {
     const auto found =
-        std::ranges::find_if(tiles_, [&](const PartTile* tile) { return tile->part().id == part; });
+        std::ranges::find_if(tiles_, [&](const LaneTile* tile) { return tile->key() == key; });
     return found == tiles_.end() ? nullptr : *found;
+}
+
+PartTile* LanesView::tile(const std::string& part) const {
+    return qobject_cast<PartTile*>(tileOfKey(part));
 }
 
 void LanesView::focusFirst() {
@@ -235,11 +353,51 @@ void LanesView::focusFirst() {
     }
 }
 
-void LanesView::openEditor(const PartTile* tile, const QString& text) {
-    edits_ = tile->part().id;
+LanesView::TextReader LanesView::readerOf(const LaneTile* tile) const {
+    if (const auto* part = qobject_cast<const PartTile*>(tile)) {
+        return [this, old = part->part()](const std::string& text) -> Result<Typed> {
+            YF_TRY(typed, network::typedPart(old, text));
+            if (typed == old) {
+                return Typed{};
+            }
+            return Typed{job::changePart(cabinet_, typed), job::questionAbout(typed)};
+        };
+    }
+    if (const auto* control = qobject_cast<const ControlTile*>(tile)) {
+        return [this, old = control->control()](const std::string& text) -> Result<Typed> {
+            YF_TRY(typed, network::typedControl(old, text));
+            if (typed == old) {
+                return Typed{};
+            }
+            return Typed{job::changeControl(cabinet_, typed), {}};
+        };
+    }
+    const job::LinePlace place = qobject_cast<const LineTile*>(tile)->place();
+    return [this, place](const std::string& text) -> Result<Typed> {
+        const network::Line old = network::lineOf(circuit_, place.way).value_or(network::Line{});
+        YF_TRY(typed, network::typedLine(old, place.filter, text));
+        if (typed == old) {
+            return Typed{};
+        }
+        return Typed{job::changeLine(cabinet_,
+                                     place.way,
+                                     typed,
+                                     place.filter ? network::words(typed.filters[*place.filter])
+                                                  : network::gainWords(typed)),
+                     {}};
+    };
+}
+
+void LanesView::openEditor(const LaneTile* tile, const QString& text) {
+    edits_ = tile->key();
+    reader_ = readerOf(tile);
     questioned_.clear();
-    editor_->setAccessibleName(tr("Value of %1").arg(words(edits_)));
-    editor_->setToolTip(tr("6u8, 6.8 µF, 0,35 mH, 3R3 …; behind it dcr=, esr=, tol=, price="));
+    const auto* part = qobject_cast<const PartTile*>(tile);
+    editor_->setAccessibleName(part != nullptr ? tr("Value of %1").arg(words(edits_))
+                                               : tr("Figures of %1").arg(tile->accessibleName()));
+    editor_->setToolTip(part != nullptr
+                            ? tr("6u8, 6.8 µF, 0,35 mH, 3R3 …; behind it dcr=, esr=, tol=, price=")
+                            : tile->toolTip());
     const int x = std::clamp(tile->x(), 0, std::max(0, width() - editorWidth));
     editor_->setGeometry(x, tile->y() + 4, editorWidth, tile->height() - 8);
     editor_->setText(text);
@@ -250,41 +408,40 @@ void LanesView::openEditor(const PartTile* tile, const QString& text) {
 }
 
 void LanesView::readEditor() {
-    const auto old = network::findPart(circuit_, edits_);
-    if (!old) {
+    if (tileOfKey(edits_) == nullptr) {
         closeEditor();
         return;
     }
     const QString text = editor_->text();
-    const auto part = network::typedPart(*old, text.toStdString());
-    if (!part) {
-        say(spoken(text::sentence(part.error())));
+    const auto typed = reader_(text.toStdString());
+    if (!typed) {
+        say(spoken(text::sentence(typed.error())));
         return;
     }
-    if (const auto question = job::questionAbout(*part); question && questioned_ != text) {
+    if (typed->question && questioned_ != text) {
         questioned_ = text;
-        say(tr("▲ %1 Enter again to take it, Esc to leave it.").arg(spoken(*question)));
+        say(tr("▲ %1 Enter again to take it, Esc to leave it.").arg(spoken(*typed->question)));
         return;
     }
-    const std::string id = edits_;
+    const std::string key = edits_;
+    const auto edit = typed->edit;
     closeEditor();
-    if (PartTile* back = tile(id)) {
+    if (LaneTile* back = tileOfKey(key)) {
         back->setFocus();
     }
-    if (*part != *old) {
-        Q_EMIT edited(job::changePart(cabinet_, *part));
+    if (edit) {
+        Q_EMIT edited(*edit);
     }
 }
 
 /// Who goes on elsewhere means what was typed, if it is beyond doubt; else the last good value
 /// stays.
 void LanesView::leaveEditor() {
-    const auto old = network::findPart(circuit_, edits_);
-    const auto part = old ? network::typedPart(*old, editor_->text().toStdString())
-                          : Result<network::Part>(Error{"part", "is gone", ""});
+    const auto typed = tileOfKey(edits_) != nullptr ? reader_(editor_->text().toStdString())
+                                                    : Result<Typed>(Error{"part", "is gone", ""});
     closeEditor();
-    if (part && *part != *old && !job::questionAbout(*part)) {
-        Q_EMIT edited(job::changePart(cabinet_, *part));
+    if (typed && typed->edit && !typed->question) {
+        Q_EMIT edited(*typed->edit);
     }
 }
 
@@ -321,7 +478,7 @@ void LanesView::say(const QString& problem) {
 bool LanesView::eventFilter(QObject* watched, QEvent* event) {
     if (watched == editor_ && event->type() == QEvent::KeyPress &&
         static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape) {
-        PartTile* back = tile(edits_);
+        LaneTile* back = tileOfKey(edits_);
         closeEditor();
         if (back != nullptr) {
             back->setFocus();
@@ -331,6 +488,8 @@ bool LanesView::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() == QEvent::FocusIn) {
         if (const auto* tile = qobject_cast<PartTile*>(watched)) {
             Q_EMIT partChosen(words(tile->part().id));
+        } else if (qobject_cast<LaneTile*>(watched) != nullptr) {
+            Q_EMIT partChosen({});
         }
     }
     if (watched == editor_ && event->type() == QEvent::FocusOut && !edits_.empty()) {
@@ -373,13 +532,94 @@ void LanesView::offerInsert(const network::SlotPlace& place, const QPoint& at) {
             &QAction::triggered,
             this,
             [this, place, kind = offer.kind, inLine = offer.inLine] {
-                known_ = idsOf(circuit_);
+                known_ = keysOf(circuit_);
                 awaitsNew_ = true;
                 Q_EMIT edited(job::insertNewPart(cabinet_, {place.way, place.slot, inLine}, kind));
             });
     }
+    offerControls(place);
     addHelpers(place);
     menu_->popup(at);
+}
+
+/// Level controls, as an old network has them.
+void LanesView::offerControls(const network::SlotPlace& place) {
+    menu_->addSeparator();
+
+    static const struct {
+        network::ControlKind kind;
+        const char* name;
+        const char* text;
+    } offers[] = {
+        {network::ControlKind::lPad, "insert_control_pad", QT_TR_NOOP("Level control, L-pad")},
+        {network::ControlKind::potentiometer,
+         "insert_control_pot",
+         QT_TR_NOOP("Level control, potentiometer")},
+        {network::ControlKind::rheostat,
+         "insert_control_line",
+         QT_TR_NOOP("Level control, resistor in the line")},
+    };
+
+    for (const auto& offer : offers) {
+        QAction* action = menu_->addAction(tr(offer.text));
+        action->setObjectName(QLatin1String(offer.name));
+        connect(action, &QAction::triggered, this, [this, place, kind = offer.kind] {
+            known_ = keysOf(circuit_);
+            awaitsNew_ = true;
+            Q_EMIT edited(job::insertControl(cabinet_, place, kind));
+        });
+    }
+}
+
+void LanesView::offerFilters(const job::LinePlace& place, const QPoint& at) {
+    menu_->clear();
+
+    static const struct {
+        network::BiquadKind kind;
+        const char* name;
+        const char* text;
+    } offers[] = {
+        {network::BiquadKind::lowPass, "filter_low_pass", QT_TR_NOOP("Low-pass")},
+        {network::BiquadKind::highPass, "filter_high_pass", QT_TR_NOOP("High-pass")},
+        {network::BiquadKind::peaking, "filter_peak", QT_TR_NOOP("Peak or dip")},
+        {network::BiquadKind::lowShelf, "filter_low_shelf", QT_TR_NOOP("Low shelf")},
+        {network::BiquadKind::highShelf, "filter_high_shelf", QT_TR_NOOP("High shelf")},
+        {network::BiquadKind::allPass, "filter_all_pass", QT_TR_NOOP("All-pass")},
+    };
+
+    const auto line = network::lineOf(circuit_, place.way);
+    const std::size_t at0 = place.filter.value_or(line ? line->filters.size() : 0);
+    for (const auto& offer : offers) {
+        QAction* action = menu_->addAction(tr(offer.text));
+        action->setObjectName(QLatin1String(offer.name));
+        connect(action, &QAction::triggered, this, [this, place, at0, kind = offer.kind] {
+            awaited_ = LineTile::keyOf({place.way, at0});
+            Q_EMIT edited(job::insertFilter(cabinet_, place, kind));
+        });
+    }
+    menu_->popup(at);
+}
+
+/// A control: its figures, or two resistors for what it stands at.
+void LanesView::offerFixed(const ControlTile* tile) {
+    menu_->clear();
+    QAction* type = menu_->addAction(tr("Track and position …"));
+    type->setObjectName(QStringLiteral("control_type"));
+    connect(type, &QAction::triggered, this, [this, tile] {
+        openEditor(tile, tile->notation());
+        editor_->selectAll();
+    });
+    const job::Edit edit = job::fixControl(cabinet_, tile->control().id, series_);
+    QAction* fix = menu_->addAction(tr("Fixed resistors in its place"));
+    fix->setObjectName(QStringLiteral("control_fix"));
+    connect(fix, &QAction::hovered, this, [this, edit] { Q_EMIT previewed(edit); });
+    connect(fix, &QAction::triggered, this, [this, edit] {
+        Q_EMIT previewEnded();
+        known_ = keysOf(circuit_);
+        awaitsNew_ = true;
+        Q_EMIT edited(edit);
+    });
+    menu_->popup(tile->mapToGlobal(QPoint(0, tile->height())));
 }
 
 /// "Level pad for Teasel 26, −3.2 dB".
@@ -442,25 +682,26 @@ void LanesView::paintEvent(QPaintEvent* /*event*/) {
         painter.setPen(QPen(t.ink, 1.4));
         painter.setBrush(t.ink);
         if (lane.onHot) {
-            painter.drawEllipse(QPointF(hotPost, lane.rail), 5.0, 5.0);
+            painter.drawEllipse(QPointF(layout_.hotPost, lane.rail), 5.0, 5.0);
         }
         painter.setBrush(t.sheet);
         if (lane.onReturn) {
-            painter.drawEllipse(QPointF(returnPost, lane.returnRail), 5.0, 5.0);
+            painter.drawEllipse(QPointF(layout_.returnPost, lane.returnRail), 5.0, 5.0);
         }
         painter.setPen(t.ink);
         QFont bold = font();
         bold.setWeight(QFont::DemiBold);
         painter.setFont(bold);
-        painter.drawText(QRect(8, lane.rail - 10, hotPost - 18, 20), Qt::AlignVCenter, lane.name);
+        painter.drawText(QRect(8, lane.rail - 10, 46, 20), Qt::AlignVCenter, lane.name);
         if (const job::Driver* driver = job::findDriver(job_, lane.driver)) {
             painter.setPen(strokeOf(driver->band).pen());
             painter.drawLine(8, lane.rail + 14, 44, lane.rail + 14);
         }
         painter.setFont(font());
         painter.setPen(t.quietInk);
-        painter.drawText(QRect(8, lane.returnRail - 10, returnPost - 18, 20),
-                         Qt::AlignVCenter,
+        painter.drawText(QRect(layout_.returnPost - 70, lane.returnRail - 10, 60, 20),
+                         Qt::AlignVCenter |
+                             (layout_.filters.isEmpty() ? Qt::AlignLeft : Qt::AlignRight),
                          lane.onReturn ? tr("return") : tr("on to"));
     }
     painter.setPen(t.ink);

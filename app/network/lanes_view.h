@@ -4,6 +4,7 @@
 #include "app/network/lane_layout.h"
 #include "core/job/edit.h"
 #include "core/job/helpers.h"
+#include "core/job/lane_edit.h"
 
 #include <QWidget>
 
@@ -15,8 +16,11 @@ class QMenu;
 
 namespace yf::app {
 
+class ControlTile;
 class DriverEndButton;
 class InsertButton;
+class LaneTile;
+class LineTile;
 class PartTile;
 
 /// The network as lanes, one for each way, and the hand's work on it. It wants edits and previews;
@@ -34,7 +38,11 @@ public:
 
     void display(const job::Job& job, const job::Cabinet& cabinet);
 
-    void setSeries(network::ESeries series) { series_ = series; }
+    /// What the wheel steps through: a series, or the own parts.
+    void setSeries(network::ESeries series, bool own) {
+        series_ = series;
+        own_ = own;
+    }
 
     [[nodiscard]] PartTile* tile(const std::string& part) const;
 
@@ -57,15 +65,32 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
+    /// What a text in the editor comes to.
+    struct Typed {
+        std::optional<job::Edit> edit; ///< absent: nothing would change
+        std::optional<std::string> question;
+    };
+
+    using TextReader = std::function<Result<Typed>(const std::string&)>;
+
     void rebuild();
-    PartTile* newTile(const LaneLayout::Tile& place, const network::Part& part);
-    void connectTile(PartTile* tile);
-    void openEditor(const PartTile* tile, const QString& text);
+    void place(LaneTile* tile, const QRect& rect);
+    void connectTile(LaneTile* tile);
+    void connectPart(PartTile* tile);
+    void connectLine(LineTile* tile);
+    void connectControl(ControlTile* tile);
+    void openEditor(const LaneTile* tile, const QString& text);
+    [[nodiscard]] TextReader readerOf(const LaneTile* tile) const;
+    [[nodiscard]] LaneTile* tileOfKey(const std::string& key) const;
     void readEditor();
     void leaveEditor();
     void closeEditor();
     void say(const QString& problem);
+    void focusNeighbour(const LaneTile* tile);
     void offerInsert(const network::SlotPlace& place, const QPoint& at);
+    void offerControls(const network::SlotPlace& place);
+    void offerFilters(const job::LinePlace& place, const QPoint& at);
+    void offerFixed(const ControlTile* tile);
     void addHelpers(const network::SlotPlace& place);
     [[nodiscard]] QString helperWords(const job::Helper& helper) const;
 
@@ -74,17 +99,20 @@ private:
     std::string cabinet_;
     network::Circuit circuit_;
     network::ESeries series_{network::ESeries::E12};
+    bool own_{};
     LaneLayout layout_;
-    QVector<PartTile*> tiles_;
-    QVector<InsertButton*> inserts_;
+    QVector<LaneTile*> tiles_;
+    QVector<QWidget*> inserts_;
     QVector<DriverEndButton*> ends_;
     QLineEdit* editor_{};
     QLabel* problem_{};
     QMenu* menu_{};
-    std::string edits_;  ///< the part in the editor
+    std::string edits_;  ///< key of the tile in the editor
+    TextReader reader_;  ///< of that tile
     QString questioned_; ///< text that was asked about and waits for a second Enter
-    bool awaitsNew_{};   ///< an insertion is under way: the part not in known_ gets the focus
+    bool awaitsNew_{};   ///< an insertion is under way: the tile not in known_ gets the focus
     std::vector<std::string> known_;
+    std::string awaited_; ///< or the one of this key
 };
 
 } // namespace yf::app

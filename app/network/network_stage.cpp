@@ -13,13 +13,16 @@
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
+#include "core/job/start.h"
 #include "core/network/tolerance.h"
 #include "core/text/sentence.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QScrollArea>
+#include <QScrollBar>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -115,10 +118,14 @@ void NetworkStage::buildLanes() {
                        QStringLiteral("E12"),
                        QStringLiteral("E24"),
                        QStringLiteral("E48"),
-                       QStringLiteral("E96")});
+                       QStringLiteral("E96"),
+                       tr("own parts")});
     series_->setCurrentIndex(static_cast<int>(network::ESeries::E12));
+    ownAmplifiers_ = new QCheckBox(tr("an amplifier for each way"), lanesPage_);
+    ownAmplifiers_->setObjectName(QStringLiteral("own_amplifiers"));
     auto* bar = new QHBoxLayout;
     bar->addWidget(reach_->parentWidget(), 1);
+    bar->addWidget(ownAmplifiers_, 0, Qt::AlignVCenter);
     auto* steps = new QLabel(tr("wheel"), lanesPage_);
     steps->setMinimumHeight(28);
     steps->setBuddy(series_);
@@ -209,8 +216,13 @@ void NetworkStage::connectLanes() {
         chosen_ = id.toStdString();
         tellReach();
     });
+    connect(ownAmplifiers_, &QCheckBox::clicked, this, [this](bool own) {
+        Q_EMIT edited(job::separateAmplifiers(cabinet_, own));
+    });
     connect(series_, &QComboBox::currentIndexChanged, this, [this](int index) {
-        lanes_->setSeries(static_cast<network::ESeries>(index));
+        // Behind the series comes the drawer.
+        const bool own = index > static_cast<int>(network::ESeries::E96);
+        lanes_->setSeries(own ? network::ESeries::E12 : static_cast<network::ESeries>(index), own);
     });
 }
 
@@ -353,17 +365,37 @@ void NetworkStage::display(const Sight& sight) {
     lanes_->setAttribute(Qt::WA_TransparentForMouseEvents, held);
     lanes_->setEnabled(held || !(sight.preview && wholeOther));
     const Evaluated& drawn = wholeOther ? sight.shown() : *sight.present;
-    lanes_->display(drawn.job, *job::findCabinet(drawn.job, cabinet_));
+    const job::Cabinet& shown = *job::findCabinet(drawn.job, cabinet_);
+    lanes_->display(drawn.job, shown);
+    tellAmplifiers(shown.circuit);
     shareRoom();
     tellLoads(sight);
+}
+
+/// Filters before the amplifiers can be lost by a click: undo brings them back, and it says so.
+void NetworkStage::tellAmplifiers(const network::Circuit& circuit) {
+    const bool own = network::lineOf(circuit, 0).has_value();
+    ownAmplifiers_->setChecked(own);
+    ownAmplifiers_->setEnabled(own || network::canSeparate(circuit));
+    ownAmplifiers_->setToolTip(
+        own ? tr("Back to one amplifier for all: what stands before the amplifiers is taken away "
+                 "(undo brings it back).")
+        : network::canSeparate(circuit)
+            ? tr("Filters, gain and delay before an amplifier of its own for each way. With none "
+                 "of them, two-amplifier wiring of the same network changes nothing but the "
+                 "current's path.")
+            : tr("Not for this network: its ways hang together by a part before them, in series "
+                 "or by coils that see each other."));
 }
 
 void NetworkStage::shareRoom() {
     // Lanes get the room that they need, in a small window no more than leaves the pictures
     // readable.
     constexpr double mostForLanes = 0.4;
+    const bool wide = lanes_->sizeHint().width() > width() - 20;
+    const int bar = wide ? scroll_->horizontalScrollBar()->sizeHint().height() : 0;
     scroll_->setFixedHeight(
-        std::min(lanes_->sizeHint().height() + 4, static_cast<int>(mostForLanes * height())));
+        std::min(lanes_->sizeHint().height() + 4 + bar, static_cast<int>(mostForLanes * height())));
     // A page that is a picture itself shares the height with those above; lanes take what they
     // need.
     constexpr double forChart = 0.46;

@@ -4,6 +4,7 @@
 #include "app/plots/band_strip.h"
 #include "app/stage.h"
 
+class QCheckBox;
 class QComboBox;
 class QLabel;
 class QScrollArea;
@@ -53,6 +54,7 @@ private:
     void showPage(int page);
     void tellLoads(const Sight& sight);
     void tellReach();
+    void tellAmplifiers(const network::Circuit& circuit);
 
     std::string cabinet_;
     Plot* response_{};
@@ -70,6 +72,7 @@ private:
     LanesView* lanes_{};
     QScrollArea* scroll_{};
     QComboBox* series_{};
+    QCheckBox* ownAmplifiers_{};
     std::optional<network::Lowest> least_;
     QLabel* reach_{};
     std::string chosen_; ///< the part whose reach is told

@@ -2,11 +2,14 @@
 #include "app/network/parts_page.h"
 
 #include "app/network/diagram.h"
+#include "app/network/drawer.h"
 #include "app/widgets/controls.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
+#include "core/network/export.h"
+#include "core/network/line_edit.h"
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
@@ -147,6 +150,7 @@ PartsPage::PartsPage(QWidget* parent) : QWidget(parent) {
     addLabelled(row, tr("programme of, V"), drive_, 70);
     const std::pair<const char*, QString> files[] = {{"list", tr("Parts list …")},
                                                      {"netlist", tr("Netlist …")},
+                                                     {"filters", tr("Filters …")},
                                                      {"svg", tr("Wiring, SVG …")},
                                                      {"pdf", tr("Wiring, PDF …")}};
     for (const auto& [name, text] : files) {
@@ -154,16 +158,30 @@ PartsPage::PartsPage(QWidget* parent) : QWidget(parent) {
         button->setObjectName(QStringLiteral("parts_%1").arg(QLatin1String(name)));
         connect(button, &QPushButton::clicked, this, [this, what = name] { offer(what); });
         row->addWidget(button);
+        if (QLatin1String(name) == QLatin1String("filters")) {
+            filters_ = button;
+            button->setToolTip(tr("What stands before the amplifiers, as sections of second order "
+                                  "for 48 kHz: a table for a digital crossover."));
+        }
     }
     buildPrices();
     auto* list = chip(controls, QStringLiteral("parts_prices"), tr("Price list"));
     connect(list, &QToolButton::toggled, prices_, &QWidget::setVisible);
     row->addWidget(list);
+    drawer_ = new Drawer(this);
+    drawer_->hide();
+    auto* own = chip(controls, QStringLiteral("parts_own"), tr("Own parts"));
+    connect(own, &QToolButton::toggled, drawer_, &QWidget::setVisible);
+    connect(drawer_, &Drawer::changed, this, [this](const network::Stock& stock) {
+        Q_EMIT edited(job::changeStock(stock));
+    });
+    row->addWidget(own);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(4);
     column->addWidget(controls);
     column->addWidget(prices_);
+    column->addWidget(drawer_);
     column->addWidget(summary_->parentWidget());
     column->addWidget(table_, 1);
     column->addWidget(coils_->parentWidget());
@@ -226,6 +244,7 @@ void PartsPage::display(const Sight& sight) {
     if (cabinet == nullptr) {
         return;
     }
+    drawer_->display(shown.job.stock);
     network::Prices prices = shown.job.prices;
     filling_ = true;
     qsizetype next = 0;
@@ -236,6 +255,7 @@ void PartsPage::display(const Sight& sight) {
     stale_ = stale_ || !(prices == studiedPrices_) || cabinet->id != cabinet_ ||
              !(cabinet->circuit == studied_) || curves_ != shown.assembly.get();
     cabinet_ = cabinet->id;
+    filters_->setVisible(network::lineOf(cabinet->circuit, 0).has_value());
     study();
 }
 
@@ -339,6 +359,18 @@ void PartsPage::offer(const char* what) {
         Q_EMIT fileOffered(tr("Save the wiring"),
                            name + QStringLiteral("-wiring.pdf"),
                            diagramPdf(evaluated_->job, *cabinet));
+        return;
+    }
+    if (kind == QLatin1String("filters")) {
+        constexpr double rate = 48000.0;
+        const auto text = network::csvOfLines(cabinet->circuit, rate);
+        if (!text) {
+            summary_->setText(QStringLiteral("▲ ") + spoken(text::sentence(text.error())));
+            return;
+        }
+        Q_EMIT fileOffered(tr("Save the filters"),
+                           name + QStringLiteral("-filters.csv"),
+                           QByteArray::fromStdString(*text));
         return;
     }
     const auto network = job::networkOf(evaluated_->job, *cabinet, *evaluated_->assembly);

@@ -10,6 +10,7 @@ class QTableWidget;
 
 namespace yf::app {
 
+class Drawer;
 class QuantityField;
 
 /// The network as things to buy and to trust: heat and voltage at a drive, how a coil is wound,
@@ -48,6 +49,8 @@ private:
 
     QuantityField* drive_{};
     QWidget* prices_{};
+    Drawer* drawer_{};
+    QPushButton* filters_{};
     QVector<QuantityField*> priceFields_; ///< in the order of pricesOf()
     bool filling_{};
     QTableWidget* table_{};

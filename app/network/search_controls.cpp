@@ -46,7 +46,8 @@ std::optional<network::ESeries> endValues(const QComboBox* box) {
     constexpr network::ESeries all[] = {
         network::ESeries::E6, network::ESeries::E12, network::ESeries::E24};
     const int index = box->currentIndex();
-    return index <= 0 ? std::nullopt : std::optional(all[index - 1]);
+    return index <= 0 || index > static_cast<int>(std::size(all)) ? std::nullopt
+                                                                  : std::optional(all[index - 1]);
 }
 
 QString inDecibels(double level) {

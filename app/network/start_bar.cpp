@@ -36,11 +36,6 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     join_ = new QComboBox(this);
     join_->setObjectName(QStringLiteral("start_join"));
     join_->setAccessibleName(tr("How the ways are joined"));
-    join_->addItems({tr("parallel"), tr("in series")});
-    join_->setToolTip(
-        tr("In series: fewer parts, and the drivers' voltages add up to the "
-           "amplifier's whatever the drivers do (first order); but an open driver or "
-           "part disturbs both ways, and neither can be tuned alone. Butterworth only."));
     flatten_ = new QCheckBox(tr("flatten impedance"), this);
     flatten_->setObjectName(QStringLiteral("start_flatten"));
     flatten_->setToolTip(tr("A resistor and a capacitor across each driver whose impedance rises, "
@@ -90,9 +85,13 @@ StartBar::StartBar(QWidget* parent) : QWidget(parent) {
     row->addWidget(leave_);
     row->addWidget(loads_);
 
+    offerPlans();
     connect(order_, &QComboBox::activated, this, &StartBar::propose);
     connect(alignment_, &QComboBox::activated, this, &StartBar::propose);
-    connect(join_, &QComboBox::activated, this, &StartBar::propose);
+    connect(join_, &QComboBox::activated, this, [this] {
+        tellPlan();
+        propose();
+    });
     connect(flatten_, &QCheckBox::clicked, this, &StartBar::propose);
     connect(pad_, &QCheckBox::clicked, this, &StartBar::propose);
     connect(take_, &QPushButton::clicked, this, [this] { Q_EMIT taken(start()); });
@@ -135,20 +134,74 @@ void StartBar::setWays(int ways) {
             fx_[pair]->setValue(customary[pairs - 1][pair]);
         }
     }
-    join_->setVisible(ways == 2);
+    offerPlans();
+    layout()->invalidate();
+}
+
+/// What the book has for so many ways; parallel stays chosen where the other is none.
+void StartBar::offerPlans() {
+    using job::Plan;
+    const int before = join_->currentData().toInt();
+    join_->clear();
+    const auto offer = [this](Plan plan, const QString& name, const QString& tip) {
+        join_->addItem(name, static_cast<int>(plan));
+        join_->setItemData(join_->count() - 1, tip, Qt::ToolTipRole);
+    };
+    offer(Plan::parallel, tr("parallel"), tr("A filter for each way, side by side."));
+    if (ways_ == 2) {
+        offer(Plan::series,
+              tr("in series"),
+              tr("Fewer parts, and the drivers' voltages add up to the amplifier's whatever the "
+                 "drivers do (first order); but an open driver or part disturbs both ways, and "
+                 "neither can be tuned alone. Butterworth only."));
+    }
+    constexpr int three = 3;
+    if (ways_ == three) {
+        offer(Plan::halfWay,
+              tr("two and a half ways"),
+              tr("Two like woofers: the first leaves off by one coil at the first frequency, near "
+                 "where the front's step begins; the second goes up to the tweeter. Mind the load "
+                 "where both work."));
+        offer(Plan::filler,
+              tr("with a filler"),
+              tr("Woofer and tweeter meet at the first frequency in second order and the same "
+                 "polarity; the driver between them fills the gap that they leave, through one "
+                 "coil and one capacitor."));
+    }
+    offer(Plan::lineLevel,
+          tr("an amplifier each"),
+          tr("Filters before an amplifier for each way. A tweeter keeps a capacitor two octaves "
+             "below its crossover (rule of thumb), so that no direct current reaches it."));
+    join_->setCurrentIndex(std::max(0, join_->findData(before)));
+    tellPlan();
+}
+
+/// Fields that the plan has no use for go.
+void StartBar::tellPlan() {
+    const auto plan = static_cast<job::Plan>(join_->currentData().toInt());
+    const bool filler = plan == job::Plan::filler;
+    order_->setEnabled(!filler);
+    alignment_->setEnabled(!filler);
+    flatten_->setEnabled(plan != job::Plan::lineLevel);
+    const int pairs = filler ? 1 : std::clamp(ways_ - 1, 1, static_cast<int>(fx_.size()));
+    for (int pair = 0; pair < fx_.size(); ++pair) {
+        fx_[pair]->setVisible(pair < pairs);
+    }
+    join_->setToolTip(join_->currentData(Qt::ToolTipRole).toString());
     layout()->invalidate();
 }
 
 job::Start StartBar::start() const {
+    const auto plan = static_cast<job::Plan>(join_->currentData().toInt());
     std::vector<double> upper;
-    for (int pair = 1; pair + 1 < ways_ && pair < fx_.size(); ++pair) {
+    for (int pair = 1; plan != job::Plan::filler && pair + 1 < ways_ && pair < fx_.size(); ++pair) {
         upper.push_back(fx_[pair]->value());
     }
     return {.alignment = static_cast<network::Alignment>(alignment_->currentIndex()),
             .order = order_->currentIndex() + 1,
             .fx = fx_.front()->value(),
             .upper = upper,
-            .series = ways_ == 2 && join_->currentIndex() == 1,
+            .plan = plan,
             .flattenImpedance = flatten_->isChecked(),
             .padLevels = pad_->isChecked()};
 }

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/job/edit.h"
+#include "core/job/start.h"
 #include "core/job/usable_band.h"
 
 #include <QWidget>
@@ -48,6 +49,8 @@ Q_SIGNALS:
 
 private:
     void propose();
+    void offerPlans();
+    void tellPlan();
 
     bool proposing_{};
     QComboBox* order_{};

@@ -78,4 +78,20 @@ void drawLoudspeaker(QPainter& painter, const QRectF& room) {
     painter.restore();
 }
 
+void drawControl(QPainter& painter, const QRectF& room) {
+    drawSymbol(painter, network::PartKind::resistor, room.translated(0.0, 4.0), Lying::across);
+    painter.save();
+    painter.translate(room.center());
+    painter.drawLine(QPointF(0.0, -12.0), QPointF(0.0, 0.5));
+    painter.drawLine(QPointF(-3.0, -4.0), QPointF(0.0, 0.5));
+    painter.drawLine(QPointF(3.0, -4.0), QPointF(0.0, 0.5));
+    painter.restore();
+}
+
+void drawAmplifier(QPainter& painter, const QRectF& room) {
+    const QPointF right(room.right(), room.center().y());
+    painter.drawPolygon(
+        QPolygonF{{room.left() + 4.0, room.top()}, right, {room.left() + 4.0, room.bottom()}});
+}
+
 } // namespace yf::app

@@ -31,10 +31,19 @@ QString stoodWords(const tune::Standing& standing) {
 TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     floor_ = leastLoadField(this, QStringLiteral("tune_floor"));
     values_ = endValuesBox(this, QStringLiteral("tune_values"));
+    values_->addItem(tr("own parts"));
+    values_->setToolTip(tr("Preferred values of IEC 60063, or the parts that are listed at Parts, "
+                           "Own parts; what the drawer has too few of is bought from E12."));
     changes_ = narrowCombo(this, QStringLiteral("tune_changes"), tr("What may change"), 12);
     changes_->addItems({tr("every part"), tr("one part"), tr("two parts"), tr("three parts")});
     changes_->setToolTip(tr("Parts typed with fixed=1 stay. Few parts: every choice of them is "
                             "tried, for a restoration that leaves the rest."));
+    slopes_ = narrowCombo(this, QStringLiteral("tune_slopes"), tr("Slopes of the ways"), 12);
+    slopes_->addItems({tr("as they come"), tr("after LR2"), tr("after LR4")});
+    slopes_->setToolTip(
+        tr("Whether each way, driver and filter together, is also to follow a Linkwitz-Riley slope "
+           "where it crosses its neighbours today. Down to −24 dB; the sum still counts twice as "
+           "much."));
     inStep_ = new QCheckBox(tr("in step"), this);
     inStep_->setObjectName(QStringLiteral("tune_in_step"));
     inStep_->setToolTip(
@@ -65,6 +74,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     addLabelled(row, tr("may change"), changes_, 116);
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
+    addLabelled(row, tr("slopes"), slopes_, 112);
     row->addWidget(inStep_);
     row->addWidget(robust_);
     row->addWidget(start_);
@@ -84,8 +94,11 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
 }
 
 job::TuneWish TuneBar::wish() const {
+    const bool own = values_->currentIndex() == values_->count() - 1;
     return {.floor = floor_->value(),
-            .series = endValues(values_),
+            .values = {endValues(values_), own ? evaluated_->job.stock : network::Stock{}},
+            .slopes = slopes_->currentIndex() == 0 ? std::nullopt
+                                                   : std::optional(2 * slopes_->currentIndex()),
             .changes = changes_->currentIndex(),
             .robust = robust_->isChecked(),
             .inStep = inStep_->isChecked()};
@@ -100,7 +113,7 @@ void TuneBar::enable() {
     start_->setText(aside_.running() ? tr("Stop") : tr("Tune"));
     take_->setVisible(!aside_.running() && best_);
     leave_->setVisible(!aside_.running() && best_);
-    for (QWidget* w : QList<QWidget*>{floor_, values_, changes_, inStep_, robust_}) {
+    for (QWidget* w : QList<QWidget*>{floor_, values_, slopes_, changes_, inStep_, robust_}) {
         w->setEnabled(!aside_.running());
     }
     Q_EMIT workChanged();
@@ -112,6 +125,10 @@ void TuneBar::begin() {
         return;
     }
     leave();
+    if (values_->currentIndex() == values_->count() - 1 && evaluated_->job.stock.empty()) {
+        tell(tr("▲ No own parts are listed yet: at Parts, Own parts. Nothing was begun."));
+        return;
+    }
     aside_.wait();
     const job::Cabinet* cabinet = job::findCabinet(evaluated_->job, cabinet_);
     began_ = cabinet->circuit;
@@ -144,7 +161,12 @@ void TuneBar::showBest() {
         const std::scoped_lock lock(shared_->mutex);
         progress = shared_->progress;
     }
-    tell(tr("%1 networks tried, so far %2").arg(progress.tried).arg(stoodWords(progress.standing)));
+    tell(slopes_->currentIndex() == 0 ? tr("%1 networks tried, so far %2")
+                                            .arg(progress.tried)
+                                            .arg(stoodWords(progress.standing))
+                                      : tr("%1 networks tried, so far %2 rms from sum and slopes")
+                                            .arg(progress.tried)
+                                            .arg(inDecibels(progress.standing.rms())));
     if (progress.best) {
         Q_EMIT previewed(job::takeTuned(cabinet_, *progress.best));
     }

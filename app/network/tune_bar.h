@@ -69,6 +69,7 @@ private:
     QuantityField* floor_{};
     QComboBox* values_{};
     QComboBox* changes_{};
+    QComboBox* slopes_{};
     QCheckBox* inStep_{};
     QCheckBox* robust_{};
     QPushButton* start_{};

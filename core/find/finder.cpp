@@ -351,7 +351,7 @@ struct Finder::State {
             for (const Shape& shape : point.shapes) {
                 appendTo(problem.box, shape);
             }
-            point.found = tune::snapped(problem, *plan.series, asked);
+            point.found = tune::snapped(problem, {.series = plan.series}, asked);
             if (!point.found.allowed) {
                 return;
             }

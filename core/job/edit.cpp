@@ -154,11 +154,13 @@ Edit changePart(const std::string& cabinet, const network::Part& part, std::stri
             std::move(mergeKey)};
 }
 
-Edit stepPart(const std::string& cabinet,
-              const std::string& id,
-              network::ESeries series,
-              int steps,
-              std::string mergeKey) {
+namespace {
+
+/// A part that becomes another by a step; named after what comes out.
+Edit stepTo(const std::string& cabinet,
+            const std::string& id,
+            std::string mergeKey,
+            std::function<Result<network::Part>(const Job&, const network::Part&)> next) {
     const auto partOf = [cabinet, id](const Job& job) {
         const Cabinet* found = findCabinet(job, cabinet);
         return found == nullptr ? std::nullopt : network::findPart(found->circuit, id);
@@ -166,28 +168,63 @@ Edit stepPart(const std::string& cabinet,
     Edit edit;
     edit.name = "Change " + id;
     edit.mergeKey = std::move(mergeKey);
-    edit.apply = [cabinet, id, series, steps, partOf](const Job& job) -> Result<Job> {
+    edit.apply = [cabinet, id, partOf, next = std::move(next)](const Job& job) -> Result<Job> {
         const auto part = partOf(job);
         if (!part) {
             return unknown("part", id);
         }
-        const network::ValueRange usual = network::usualValues(part->kind);
-        const double value = network::stepValue(part->value, series, steps);
-        if (steps > 0 ? value > usual.highest : value < usual.lowest) {
-            return Error{id,
-                         "stands at the end of its usual values",
-                         "a value beyond " + valueText(part->kind, part->value) +
-                             " has to be typed"};
-        }
-        return withCircuit(job, cabinet, [&](const Circuit& c) {
-            return network::withPart(c, network::withValue(*part, value));
-        });
+        YF_TRY(changed, next(job, *part));
+        return withCircuit(
+            job, cabinet, [&](const Circuit& c) { return network::withPart(c, changed); });
     };
     edit.nameAfter = [id, partOf](const Job& job) {
         const auto part = partOf(job);
         return part ? "Change " + id + " to " + valueText(part->kind, part->value) : "Change " + id;
     };
     return edit;
+}
+
+} // namespace
+
+Edit stepPart(const std::string& cabinet,
+              const std::string& id,
+              network::ESeries series,
+              int steps,
+              std::string mergeKey) {
+    return stepTo(
+        cabinet,
+        id,
+        std::move(mergeKey),
+        [id, series, steps](const Job&, const network::Part& part) -> Result<network::Part> {
+            const network::ValueRange usual = network::usualValues(part.kind);
+            const double value = network::stepValue(part.value, series, steps);
+            if (steps > 0 ? value > usual.highest : value < usual.lowest) {
+                return Error{id,
+                             "stands at the end of its usual values",
+                             "a value beyond " + valueText(part.kind, part.value) +
+                                 " has to be typed"};
+            }
+            return network::withValue(part, value);
+        });
+}
+
+Edit stepPartInStock(const std::string& cabinet,
+                     const std::string& id,
+                     int steps,
+                     std::string mergeKey) {
+    return stepTo(cabinet,
+                  id,
+                  std::move(mergeKey),
+                  [id, steps](const Job& job, const network::Part& part) -> Result<network::Part> {
+                      const auto next = network::stepOwned(job.stock, part, steps);
+                      if (!next) {
+                          return Error{id,
+                                       "no " + std::string(steps > 0 ? "greater" : "smaller") +
+                                           " one of its kind is in the drawer",
+                                       "own parts are listed at Parts"};
+                      }
+                      return *next;
+                  });
 }
 
 Edit insertNewPart(const std::string& cabinet,

@@ -4,7 +4,6 @@
 #include "core/job/job.h"
 #include "core/network/e_series.h"
 #include "core/network/ladder_edit.h"
-#include "core/network/prototype.h"
 
 #include <functional>
 
@@ -52,6 +51,10 @@ changePart(const std::string& cabinet, const network::Part& part, std::string me
                             int steps,
                             std::string mergeKey);
 
+/// The next part of its kind that lies in the drawer. Fails where there is none further on.
+[[nodiscard]] Edit
+stepPartInStock(const std::string& cabinet, const std::string& id, int steps, std::string mergeKey);
+
 /// A new part with the smallest value that is noticed (firstValue).
 [[nodiscard]] Edit
 insertNewPart(const std::string& cabinet, const network::SlotPlace& place, network::PartKind kind);
@@ -69,35 +72,5 @@ insertPart(const std::string& cabinet, const network::SlotPlace& place, const ne
 reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName);
 
 [[nodiscard]] Edit changeTarget(const std::string& cabinet, const Target& target);
-
-/// How to start a network from the book.
-struct Start {
-    network::Alignment alignment{network::Alignment::linkwitzRiley};
-    int order{4};
-    double fx{2500.0};         ///< Hz, of the lowest pair of ways
-    std::vector<double> upper; ///< Hz, of further pairs upwards, rising
-    bool series{};             ///< the two ways one behind the other
-    bool flattenImpedance{};
-    bool padLevels{};
-
-    bool operator==(const Start&) const = default;
-};
-
-[[nodiscard]] Edit startNetwork(const std::string& cabinet, const Start& start);
-
-/// The same as a value: the circuit for a job's drivers. Each way is computed for |Z| of its driver
-/// at fx (a middle way: at the middle of its two), with the impedance as flattened where that is
-/// asked. Pads bring louder ways down to the quietest one by the mean levels over the octave beyond
-/// fx on each one's own side, a middle way's over its own band and with the gain that its band-pass
-/// has. Neighbours are turned over by the textbook's rule.
-/// In series: two ways, Butterworth; a failure in one way then reaches both.
-/// Fails: one way, not one fx for each pair, fx that do not rise, no impedance at fx (naming driver
-/// and range), odd Linkwitz-Riley orders.
-[[nodiscard]] Result<network::Circuit>
-startedNetwork(const Job& job, const Cabinet& cabinet, const Start& start);
-
-/// |Z| of each way's driver, Ω, where the book reads it. Fails likewise.
-[[nodiscard]] Result<std::vector<double>>
-bookLoads(const Job& job, const Cabinet& cabinet, const Start& start);
 
 } // namespace yf::job

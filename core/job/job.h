@@ -10,6 +10,7 @@
 #include "core/job/reading.h"
 #include "core/job/recorded.h"
 #include "core/network/circuit.h"
+#include "core/network/stock.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
 #include "core/signal/deconvolve.h"
@@ -291,6 +292,7 @@ struct Job {
     Aim aim{};
     std::vector<Photo> photos;
     network::Prices prices; ///< of parts that do not say it themselves
+    network::Stock stock;   ///< parts that lie in the drawer
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -311,6 +313,7 @@ struct Job {
                            0});
         field(self.photos, q::Group{"photos", "pictures taken of it", true});
         field(self.prices, q::Group{"prices", "of parts that do not say it", true});
+        field(self.stock, q::Group{"stock", "parts in the drawer", true});
     }
 
     bool operator==(const Job&) const = default;

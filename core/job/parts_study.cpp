@@ -150,6 +150,17 @@ Edit changePrices(const network::Prices& prices) {
             {}};
 }
 
+Edit changeStock(const network::Stock& stock) {
+    return {"Change the own parts",
+            [stock](const Job& job) -> Result<Job> {
+                Job changed = job;
+                changed.stock = stock;
+                return changed;
+            },
+            {},
+            {}};
+}
+
 Result<network::Network>
 networkOf(const Job& job, const Cabinet& cabinet, const Assembly& assembly) {
     YF_TRY(made, curvesOf(job, cabinet, assembly));

@@ -50,6 +50,9 @@ struct PartsStudy {
 /// Another price list for parts that do not say what they cost.
 [[nodiscard]] Edit changePrices(const network::Prices& prices);
 
+/// The drawer holds these parts from now on.
+[[nodiscard]] Edit changeStock(const network::Stock& stock);
+
 /// The cabinet's network with its drivers, for a netlist.
 [[nodiscard]] Result<network::Network>
 networkOf(const Job& job, const Cabinet& cabinet, const Assembly& assembly);

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/start.h"
+
 #include "core/curve/interpolate.h"
-#include "core/job/edit.h"
+#include "core/network/e_series.h"
 #include "core/network/pad.h"
 #include "core/network/textbook.h"
 #include "core/network/zobel.h"
@@ -8,6 +10,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <numbers>
 
 namespace yf::job {
 
@@ -24,16 +27,47 @@ constexpr double flattenTo = 4.0;
 /// A pad of less than this is not worth two resistors.
 constexpr double leastPad = 0.5;
 
+/// Of plans that are for a certain number of ways.
+std::optional<std::size_t> waysOf(Plan plan) {
+    switch (plan) {
+    case Plan::series:
+        return 2;
+    case Plan::halfWay:
+    case Plan::filler:
+        return 3;
+    case Plan::parallel:
+    case Plan::lineLevel:
+        break;
+    }
+    return std::nullopt;
+}
+
+std::string_view planName(Plan plan) {
+    static constexpr std::string_view names[] = {"a parallel network",
+                                                 "a series network",
+                                                 "an amplifier for each way",
+                                                 "a two-and-a-half-way",
+                                                 "a network with a filler"};
+    return names[static_cast<std::size_t>(plan)];
+}
+
 /// The drivers of a network's ways, low to high; each on its own way.
 Result<std::vector<network::DriverEnd>> endsOf(const Cabinet& cabinet, const Start& start) {
     const auto ends = network::driverEnds(cabinet.circuit);
     if (ends.size() < 2) {
         return Error{"network", "one way", "a start from the book is for two ways and more"};
     }
-    if (start.upper.size() + 2 != ends.size()) {
+    if (const auto wanted = waysOf(start.plan); wanted && *wanted != ends.size()) {
+        return Error{"plan",
+                     std::to_string(ends.size()) + " ways",
+                     std::string(planName(start.plan)) + " from the book has " +
+                         (*wanted == 2 ? "two" : "three")};
+    }
+    const std::size_t crossovers = start.plan == Plan::filler ? 1 : ends.size() - 1;
+    if (start.upper.size() + 1 != crossovers) {
         return Error{"upper",
                      std::to_string(start.upper.size() + 1) + " crossovers given",
-                     "must be one for each pair of neighbours, " + std::to_string(ends.size() - 1)};
+                     "must be one for each pair of neighbours, " + std::to_string(crossovers)};
     }
     double below = start.fx;
     for (const double fx : start.upper) {
@@ -60,9 +94,15 @@ struct Between {
 };
 
 Between betweenOf(const Start& start, std::size_t way) {
+    if (start.plan == Plan::filler) {
+        return {way > 0 ? std::optional(start.fx) : std::nullopt,
+                way < 2 ? std::optional(start.fx) : std::nullopt};
+    }
     const auto fx = [&](std::size_t pair) { return pair == 0 ? start.fx : start.upper[pair - 1]; };
     Between between;
-    if (way > 0) {
+    // Both woofers of a two-and-a-half-way begin at the bottom.
+    const std::size_t lowest = start.plan == Plan::halfWay ? 1 : 0;
+    if (way > lowest) {
         between.low = fx(way - 1);
     }
     if (way <= start.upper.size()) {
@@ -236,18 +276,93 @@ Result<BookWay> bookWay(const Start& start, const Between& between, double load)
                    book.bandGain.value_or(0.0)};
 }
 
-/// One way of the book's series network for a load.
-Result<std::vector<Slot>> seriesWay(const Start& start, std::size_t way, double load) {
-    network::TextbookRequest request{.kind = network::TextbookKind::series,
-                                     .alignment = start.alignment,
-                                     .order = start.order,
-                                     .fx = start.fx};
-    request.load = load;
+/// One way of a book's network that is whole only with all its ways.
+Result<std::vector<Slot>> wayOfWhole(const network::TextbookRequest& request, std::size_t way) {
     if (const auto error = network::check(request)) {
         return *error;
     }
     YF_TRY(book, network::textbook(request));
     return std::get<network::Ways>(book.network.circuit.tree()->end).sections[way].ladder;
+}
+
+/// The capacitor that a treble driver keeps on an amplifier of its own: the amplifier's direct
+/// current and its thumps stay away from it (rule of thumb: two octaves below fx).
+std::vector<Slot> protection(const Driver& driver, const Between& between, double load) {
+    const bool treble = driver.band == Band::high || driver.band == Band::top;
+    if (!treble || !between.low) {
+        return {};
+    }
+    constexpr double octavesBelow = 4.0; // two of them
+    network::Part C;
+    C.kind = network::PartKind::capacitor;
+    C.value = network::nearestValue(octavesBelow / (2.0 * std::numbers::pi * *between.low * load),
+                                    network::ESeries::E12);
+    return {network::SeriesSlot{C}};
+}
+
+/// What stands before the amplifier of a way.
+///
+/// With Linkwitz-Riley slopes as a tree of pairs, so that the whole is an all-pass: a way takes the
+/// high-pass of every crossover below it, the low-pass of its own and the all-pass that those above
+/// make of everything below them.
+network::Line lineOf(const Start& start, std::size_t way, std::size_t ways) {
+    using network::BiquadKind;
+    network::Line line;
+    const auto fx = [&](std::size_t pair) { return pair == 0 ? start.fx : start.upper[pair - 1]; };
+    const auto add = [&](BiquadKind kind, network::Alignment alignment, int order, double f) {
+        line.filters.push_back({.kind = kind, .alignment = alignment, .order = order, .f0 = f});
+    };
+    const bool tree = start.alignment == network::Alignment::linkwitzRiley;
+    for (std::size_t pair = 0; pair < way; ++pair) {
+        if (tree || pair + 1 == way) {
+            add(BiquadKind::highPass, start.alignment, start.order, fx(pair));
+        }
+    }
+    if (way + 1 < ways) {
+        add(BiquadKind::lowPass, start.alignment, start.order, fx(way));
+    }
+    for (std::size_t pair = way + 1; tree && pair + 1 < ways; ++pair) {
+        add(BiquadKind::allPass, network::Alignment::butterworth, start.order / 2, fx(pair));
+    }
+    return line;
+}
+
+/// The slots of a way before pads, for its load.
+Result<BookWay> wayFor(const Start& start,
+                       const Driver& driver,
+                       const Between& between,
+                       std::size_t way,
+                       double load) {
+    switch (start.plan) {
+    case Plan::series: {
+        network::TextbookRequest request{.kind = network::TextbookKind::series,
+                                         .alignment = start.alignment,
+                                         .order = start.order,
+                                         .fx = start.fx};
+        request.load = load;
+        YF_TRY(ladder, wayOfWhole(request, way));
+        return BookWay{std::move(ladder), 0.0};
+    }
+    case Plan::filler: {
+        network::TextbookRequest request{.kind = network::TextbookKind::filler, .fx = start.fx};
+        request.load = load;
+        YF_TRY(ladder, wayOfWhole(request, way));
+        return BookWay{std::move(ladder), 0.0};
+    }
+    case Plan::lineLevel:
+        return BookWay{protection(driver, between, load), 0.0};
+    case Plan::halfWay:
+        if (way == 0) {
+            Start first = start;
+            first.alignment = network::Alignment::butterworth;
+            first.order = 1;
+            return bookWay(first, between, load);
+        }
+        break;
+    case Plan::parallel:
+        break;
+    }
+    return bookWay(start, between, load);
 }
 
 /// Whether the book turns the upper one of two neighbours over.
@@ -273,8 +388,10 @@ std::string wayName(std::size_t way, std::size_t ways) {
 
 /// A way's mean level where it is to work, dB.
 Result<double> levelOf(const Job& job, const Driver& driver, const Between& between) {
-    const double from = between.low.value_or(between.about() / 2.0);
-    const double to = between.high.value_or(2.0 * between.about());
+    const bool filler = between.low && between.high && *between.low == *between.high;
+    const double half = std::numbers::sqrt2; // of an octave, each way about the gap it fills
+    const double from = filler ? *between.low / half : between.low.value_or(between.about() / 2.0);
+    const double to = filler ? *between.high * half : between.high.value_or(2.0 * between.about());
     return levelBeside(job, driver, from, to);
 }
 
@@ -286,12 +403,12 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
             "order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};
     }
     YF_TRY(ends, endsOf(cabinet, start));
-    if (start.series && ends.size() != 2) {
-        return Error{"series",
-                     std::to_string(ends.size()) + " ways",
-                     "a series network from the book has two"};
+    const bool lineLevel = start.plan == Plan::lineLevel;
+    bool turned = false;
+    if (start.plan != Plan::filler) {
+        YF_TRY(byRule, turnsOver(start));
+        turned = byRule;
     }
-    YF_TRY(turned, turnsOver(start));
     std::vector<FlattenedLoad> loads;
     std::vector<BookWay> ways;
     std::vector<double> levels;
@@ -300,24 +417,24 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
         const Between between = betweenOf(start, q);
         YF_TRY(load, loadOf(job, driver, start, between));
         load.load *= ends[q].ratio();
-        BookWay way;
-        if (start.series) {
-            YF_TRY(ladder, seriesWay(start, q, load.load));
-            way.ladder = std::move(ladder);
-        } else {
-            YF_TRY(book, bookWay(start, between, load.load));
-            way = std::move(book);
-        }
+        YF_TRY(way, wayFor(start, driver, between, q, load.load));
         if (start.padLevels) {
             YF_TRY(level, levelOf(job, driver, between));
             levels.push_back(level + way.gain);
+        }
+        if (lineLevel) {
+            load.shunt.reset(); // an amplifier of its own does not mind
         }
         loads.push_back(std::move(load));
         ways.push_back(std::move(way));
     }
     Section top;
     network::Ways sections;
-    sections.join = start.series ? network::Joining::series : network::Joining::parallel;
+    sections.join =
+        start.plan == Plan::series ? network::Joining::series : network::Joining::parallel;
+    if (start.plan == Plan::halfWay && start.padLevels) {
+        levels[0] = levels[1]; // the helper is not there where the two others meet
+    }
     std::array<int, 3> count{};
     for (BookWay& way : ways) {
         numberFilter(way.ladder, count);
@@ -325,19 +442,24 @@ Result<Circuit> startedNetwork(const Job& job, const Cabinet& cabinet, const Sta
     int polarity = 1;
     for (std::size_t q = 0; q < ends.size(); ++q) {
         std::vector<Slot> ladder = ways[q].ladder;
-        if (start.padLevels) {
-            const double surplus = levels[q] - *std::ranges::min_element(levels);
-            if (surplus >= leastPad) {
-                YF_TRY(slots, padSlots(surplus, loads[q].load));
-                ladder.insert(ladder.end(), slots.begin(), slots.end());
-            }
+        const double surplus =
+            start.padLevels ? levels[q] - *std::ranges::min_element(levels) : 0.0;
+        if (surplus >= leastPad && !lineLevel) {
+            YF_TRY(slots, padSlots(surplus, loads[q].load));
+            ladder.insert(ladder.end(), slots.begin(), slots.end());
         }
         if (loads[q].shunt) {
             ladder.emplace_back(network::ShuntSlot{*loads[q].shunt});
         }
-        polarity = q > 0 && turned ? -polarity : polarity;
+        const bool atTop = start.plan == Plan::halfWay ? q == 2 : q > 0;
+        polarity = atTop && turned ? -polarity : polarity;
         sections.sections.push_back(
             waySection(wayName(q, ends.size()), ends[q], std::move(ladder), polarity));
+        if (lineLevel) {
+            network::Line line = lineOf(start, q, ends.size());
+            line.gain = -surplus;
+            sections.sections.back().line = std::move(line);
+        }
     }
     top.end = std::move(sections);
     Circuit circuit{.source = cabinet.circuit.source, .body = std::move(top)};
@@ -362,8 +484,13 @@ Edit startNetwork(const std::string& cabinet, const Start& start) {
     for (const double fx : start.upper) {
         at += " and " + text::printEngineering(fx, "Hz");
     }
+    const std::string plan =
+        start.plan == Plan::parallel ? std::string() : ", " + std::string(planName(start.plan));
+    if (start.plan == Plan::filler) {
+        at = text::printEngineering(start.fx, "Hz");
+    }
     return {"Start " + std::string(network::orderName(start.order)) + "-order " +
-                std::string(names[static_cast<std::size_t>(start.alignment)]) + " at " + at,
+                std::string(names[static_cast<std::size_t>(start.alignment)]) + " at " + at + plan,
             [cabinet, start](const Job& job) -> Result<Job> {
                 Job changed = job;
                 const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);

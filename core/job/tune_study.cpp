@@ -2,8 +2,10 @@
 #include "core/job/tune_study.h"
 
 #include "core/job/usable_band.h"
+#include "core/network/prototype.h"
 #include "core/network/tolerance.h"
 #include "core/quantity/level.h"
+#include "core/speaker/crossover.h"
 
 #include <algorithm>
 #include <cmath>
@@ -109,6 +111,63 @@ goalProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, do
                          .goal = std::move(goal)};
 }
 
+namespace {
+
+/// 20 lg of a Linkwitz-Riley slope.
+double slopeLevel(int order, double x, bool highPass) {
+    const auto D =
+        network::prototype({.alignment = network::Alignment::linkwitzRiley, .order = order});
+    return quantity::decibels(std::abs(network::filterAt(D, x, highPass)));
+}
+
+/// Each way after Linkwitz-Riley slopes where it crosses its neighbours today. What lies more than
+/// 24 dB down does not count: nobody hears it, and it would rule.
+std::optional<Error>
+putSlopes(tune::Problem& problem, const network::Solution& solution, int order) {
+    constexpr double heard = -24.0;
+    constexpr double weight = 0.5;
+    YF_EXPECT(order % 2 == 0);
+    const auto pressure = [&](std::size_t q) {
+        auto p = solution.drives[q];
+        for (std::size_t k = 0; k < p.size(); ++k) {
+            p[k] *= problem.factors[q][k];
+        }
+        return p;
+    };
+    const Axis& axis = problem.goal.axis;
+    std::vector<double> fx;
+    for (std::size_t q = 0; q + 1 < solution.drives.size(); ++q) {
+        const auto lower = pressure(q);
+        const auto upper = pressure(q + 1);
+        const auto found = speaker::crossover({axis, lower, upper});
+        if (!found || (!fx.empty() && found->fx <= fx.back())) {
+            return Error{"slopes",
+                         "ways " + std::to_string(q + 1) + " and " + std::to_string(q + 2) +
+                             " do not cross",
+                         "slopes are taken where neighbours cross today"};
+        }
+        fx.push_back(found->fx);
+    }
+    for (std::size_t q = 0; q <= fx.size(); ++q) {
+        tune::WayGoal way{.end = q, .weight = weight};
+        for (std::size_t k = 0; k < axis.size(); ++k) {
+            double level = 0.0;
+            if (q > 0) {
+                level += slopeLevel(order, axis[k] / fx[q - 1], true);
+            }
+            if (q < fx.size()) {
+                level += slopeLevel(order, axis[k] / fx[q], false);
+            }
+            way.levels.push_back(problem.goal.target[k] + level);
+            way.matters.push_back(level > heard ? 1.0 : 0.0);
+        }
+        problem.goal.ways.push_back(std::move(way));
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
 Result<tune::Problem> tuneProblem(const Job& job,
                                   const Cabinet& cabinet,
                                   const Assembly& assembly,
@@ -130,6 +189,11 @@ Result<tune::Problem> tuneProblem(const Job& job,
     // Nor may it become much quieter than it is.
     constexpr double mayBeLost = 2.0;
     problem.goal.leastLevel = tune::judgedGoal(problem, cabinet.circuit).level - mayBeLost;
+    if (wish.slopes) {
+        if (auto error = putSlopes(problem, solution, *wish.slopes)) {
+            return *error;
+        }
+    }
     for (const network::Part& part : network::parts(cabinet.circuit)) {
         const auto usual = network::usualValues(part.kind);
         problem.free.push_back(!part.fixed);
@@ -219,14 +283,25 @@ Tuned tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const Tune
     } else {
         tuned.found = everyWayRound(problem, wish, goOn, turned);
     }
-    if (wish.series && tuned.found.stop != tune::Stop::cancelled) {
+    if (!wish.values.exact() && tuned.found.stop != tune::Stop::cancelled) {
         // Starts of its own would have other unknowns: only asked whether to go on.
         const tune::GoOn onward = [&](const auto&, const auto&) {
             ++progress.tried;
             return !watch || watch(progress);
         };
         turned.circuit = problem.circuit;
-        tuned.found = tune::purchasable(turned, tuned.found, *wish.series, onward);
+        tuned.found = tune::purchasable(turned, tuned.found, wish.values, onward);
+    }
+    if (!problem.goal.ways.empty()) {
+        // People are told of the sum; the ways' slopes were a means.
+        tune::Problem sum = problem;
+        sum.goal.ways.clear();
+        for (tune::Found* told : {&tuned.before, &tuned.found}) {
+            told->standing = tune::judgedGoal(sum, told->circuit);
+        }
+        for (tune::Found& step : tuned.steps) {
+            step.standing = tune::judgedGoal(sum, step.circuit);
+        }
     }
     tuned.partsOff = worstOfParts(problem, tuned.found.circuit);
     return tuned;
@@ -257,9 +332,11 @@ Edit takeTuned(const std::string& cabinet, const network::Circuit& tuned) {
                         return Error{part.id, "is no longer there", "tune anew"};
                     }
                     if (present->value != part.value) {
-                        YF_TRY(circuit,
-                               network::withPart(found->circuit,
-                                                 network::withValue(*present, part.value)));
+                        // With the losses that it was judged with: of the drawer's part, or those
+                        // that followed.
+                        network::Part taken = part;
+                        taken.fixed = present->fixed;
+                        YF_TRY(circuit, network::withPart(found->circuit, taken));
                         found->circuit = std::move(circuit);
                     }
                 }

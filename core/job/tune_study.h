@@ -11,9 +11,11 @@
 namespace yf::job {
 
 struct TuneWish {
-    double floor{3.2};                      ///< Ω, least |Z| that the amplifier is to see
-    std::optional<network::ESeries> series; ///< none: exact values
-    int changes{};                          ///< at most so many parts; 0: all that are not fixed
+    double floor{3.2};         ///< Ω, least |Z| that the amplifier is to see
+    network::EndValues values; ///< none: exact values
+    std::optional<int> slopes; ///< each way is to follow a Linkwitz-Riley of that order where it
+                               ///< crosses its neighbours today; none: only the sum counts
+    int changes{};             ///< at most so many parts; 0: all that are not fixed
     int starts{8};
     bool robust{}; ///< networks with parts off by their tolerances count too
     bool inStep{}; ///< neighbours in step count too: dips beside the axis are less deep then

@@ -97,6 +97,12 @@ Biquad bilinear(double a2, double a1, double K, bool high) {
                : normalised({k2, 2 * k2, k2}, {a2 + a1 * K + k2, 2 * (k2 - a2), a2 - a1 * K + k2});
 }
 
+/// The low-pass's denominator with its mirror image above: |H| = 1.
+Biquad mirrored(const Biquad& low) {
+    return low.a[2] == 0.0 ? Biquad{{low.a[1], 1.0, 0.0}, low.a}
+                           : Biquad{{low.a[2], low.a[1], 1.0}, low.a};
+}
+
 /// A Linkwitz-Riley's poles are a Butterworth's twice over: found once, used twice.
 std::vector<Biquad> byAlignment(const BiquadRequest& r) {
     const bool twice = *r.alignment == Alignment::linkwitzRiley;
@@ -128,33 +134,20 @@ std::vector<Biquad> byAlignment(const BiquadRequest& r) {
     if (real.size() % 2 == 1) {
         sections.push_back(bilinear(0.0, -1.0 / real.back(), K, high));
     }
+    if (r.kind == BiquadKind::allPass) {
+        std::ranges::transform(sections, sections.begin(), mirrored);
+    }
     return sections;
 }
 
-/// The filter meant, before the transform. `D` belongs to an alignment.
-Complex analogue(const BiquadRequest& r, const Polynomial& D, double f) {
-    if (r.alignment) {
-        return filterAt(D, f / *r.fx, r.kind == BiquadKind::highPass);
-    }
-    const Complex s{0.0, f / *r.f0};
-    const double A = std::pow(10.0, r.gain.value_or(0.0) / 40.0);
-    const double Q = *r.Q;
-    const double root = std::sqrt(A) / Q;
-    switch (r.kind) {
-    case BiquadKind::lowPass:
-        return 1.0 / (s * s + s / Q + 1.0);
-    case BiquadKind::highPass:
-        return s * s / (s * s + s / Q + 1.0);
-    case BiquadKind::allPass:
-        return (s * s - s / Q + 1.0) / (s * s + s / Q + 1.0);
-    case BiquadKind::peaking:
-        return (s * s + s * (A / Q) + 1.0) / (s * s + s / (A * Q) + 1.0);
-    case BiquadKind::lowShelf:
-        return A * (s * s + root * s + A) / (A * s * s + root * s + 1.0);
-    case BiquadKind::highShelf:
-        return A * (A * s * s + root * s + 1.0) / (s * s + root * s + A);
-    }
-    return 1.0;
+/// The filter meant, before the transform.
+LineFilter analogue(const BiquadRequest& r) {
+    LineFilter filter{.kind = r.kind, .alignment = r.alignment, .gain = r.gain.value_or(0.0)};
+    filter.f0 = r.alignment ? *r.fx : *r.f0;
+    filter.order = r.order.value_or(filter.order);
+    filter.Q = r.Q.value_or(filter.Q);
+    filter.ripple = r.ripple;
+    return filter;
 }
 
 Complex responseOf(const std::vector<Biquad>& sections, double share) {
@@ -169,15 +162,13 @@ std::optional<double> squeezedFrom(const BiquadRequest& r, const std::vector<Biq
     constexpr double bearable = 0.5;
     constexpr double audible = -60.0; // below that a level's error is no matter
     constexpr int perOctave = 24;
-    const Polynomial D =
-        r.alignment ? prototype({.alignment = *r.alignment, .order = *r.order, .ripple = r.ripple})
-                    : Polynomial{};
+    const LineFilter filter = analogue(r);
     for (int i = 0;; ++i) {
         const double f = 20.0 * std::exp2(i / double(perOctave));
         if (f > 20000.0 || f >= 0.5 * r.sampleRate) {
             return std::nullopt;
         }
-        const double meant = quantity::decibels(std::abs(analogue(r, D, f)));
+        const double meant = quantity::decibels(std::abs(transfer(filter, {f}).front()));
         const double made = quantity::decibels(std::abs(responseOf(sections, f / r.sampleRate)));
         if (meant > audible && std::abs(made - meant) > bearable) {
             return f;
@@ -198,8 +189,9 @@ std::optional<Error> checkCorner(const char* key, double f, double rate) {
 }
 
 std::optional<Error> checkAligned(const BiquadRequest& r) {
-    if (r.kind != BiquadKind::lowPass && r.kind != BiquadKind::highPass) {
-        return belongs("alignment", "kinds low-pass and high-pass");
+    if (r.kind != BiquadKind::lowPass && r.kind != BiquadKind::highPass &&
+        r.kind != BiquadKind::allPass) {
+        return belongs("alignment", "kinds low-pass, high-pass and all-pass");
     }
     if (r.f0 || r.Q || r.gain) {
         return belongs(r.f0 ? "f0_hz" : r.Q ? "q" : "gain_db", "one section, without alignment");
@@ -249,6 +241,26 @@ Result<BiquadAnswer> biquad(const BiquadRequest& r) {
     }
     answer.squeezedFrom = squeezedFrom(r, answer.sections);
     return answer;
+}
+
+Result<BiquadAnswer> sectionsOf(const LineFilter& filter, double sampleRate) {
+    BiquadRequest request{.kind = filter.kind, .sampleRate = sampleRate};
+    if (filter.alignment) {
+        request.alignment = filter.alignment;
+        request.order = filter.order;
+        request.fx = filter.f0;
+        request.ripple = filter.ripple;
+    } else {
+        request.f0 = filter.f0;
+        request.Q = filter.Q;
+        if (filter.hasGain()) {
+            request.gain = filter.gain;
+        }
+    }
+    if (auto error = check(request)) {
+        return *error;
+    }
+    return biquad(request);
 }
 
 text::Value BiquadAnswer::write() const {

@@ -1,8 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/prototype.h"
-#include "core/quantity/quantities.h"
+#include "core/network/line.h"
 #include "core/text/value.h"
 
 #include <array>
@@ -11,10 +10,8 @@
 /// Filters at line level: sections of second order for a digital crossover.
 namespace yf::network {
 
-enum class BiquadKind { lowPass, highPass, allPass, peaking, lowShelf, highShelf };
-
-/// Input of `network biquad`: one section by f0 and Q, or a low- or high-pass of any order by its
-/// alignment.
+/// Input of `network biquad`: one section by f0 and Q, or a low-, high- or all-pass of any order by
+/// its alignment.
 struct BiquadRequest {
     BiquadKind kind{};
     std::optional<double> f0;
@@ -42,7 +39,7 @@ struct BiquadRequest {
         field(self.alignment,
               q::Choice<4>{"alignment",
                            {"butterworth", "linkwitz-riley", "bessel", "chebyshev"},
-                           "of a low- or high-pass of any order",
+                           "of a low-, high- or all-pass of any order",
                            {}});
         field(self.order, q::Whole{"order", 1, 8, "with an alignment"});
         field(self.fx, q::fx);
@@ -80,5 +77,8 @@ struct BiquadAnswer {
 /// (R. Bristow-Johnson, "Cookbook formulae for audio equalizer biquad filter coefficients"); higher
 /// orders as sections from the poles of the prototype, real ones left over in one of first order.
 [[nodiscard]] Result<BiquadAnswer> biquad(const BiquadRequest& request);
+
+/// The sections for a filter of a lane at a sample rate. Fails: a corner from half the rate on.
+[[nodiscard]] Result<BiquadAnswer> sectionsOf(const LineFilter& filter, double sampleRate);
 
 } // namespace yf::network

@@ -171,6 +171,7 @@ Result<Section> readSection(const Value& value,
         return text::wrongKind(path, value, "an object");
     }
     std::vector<std::string> known{"name",
+                                   "line",
                                    "ladder",
                                    "driver",
                                    "polarity",
@@ -190,6 +191,10 @@ Result<Section> readSection(const Value& value,
             return text::wrongKind(text::join(path, "name"), *name, "text");
         }
         section.name = *name->word();
+    }
+    if (const Value* line = value.find("line")) {
+        YF_TRY(made, text::read<Line>(*line, text::join(path, "line")));
+        section.line = std::move(made);
     }
     if (const Value* ladder = value.find("ladder")) {
         const std::string ladderPath = text::join(path, "ladder");
@@ -456,6 +461,9 @@ void writeSection(const Section& section, Value::Object& object) {
     if (!section.name.empty()) {
         object.push_back({"name", section.name});
     }
+    if (section.line) {
+        object.push_back({"line", text::write(*section.line)});
+    }
     if (!section.ladder.empty()) {
         Value::List ladder;
         for (const Slot& slot : section.ladder) {
@@ -485,6 +493,28 @@ void writeSection(const Section& section, Value::Object& object) {
         list.emplace_back(std::move(inner));
     }
     object.push_back({"ways", std::move(list)});
+}
+
+/// A line where no amplifier can stand.
+// NOLINTNEXTLINE(misc-no-recursion): sections nest
+std::optional<Error>
+misplacedLine(const Section& section, const std::string& path, bool allowed, bool top) {
+    if (section.line && !allowed) {
+        return Error{text::join(path, "line"),
+                     "given",
+                     "a line stands before an amplifier: at the top, or at ways in parallel with "
+                     "no common ladder"};
+    }
+    if (const auto* ways = std::get_if<Ways>(&section.end)) {
+        const bool below = top && section.ladder.empty() && ways->join == Joining::parallel;
+        for (std::size_t i = 0; i < ways->sections.size(); ++i) {
+            if (auto error = misplacedLine(
+                    ways->sections[i], text::join(text::join(path, "ways"), i), below, false)) {
+                return error;
+            }
+        }
+    }
+    return std::nullopt;
 }
 
 } // namespace
@@ -527,6 +557,55 @@ std::vector<std::string> wayNames(const Circuit& circuit) {
     return names;
 }
 
+bool ownAmplifiers(const Circuit& circuit) {
+    const auto* ways =
+        circuit.tree() == nullptr ? nullptr : std::get_if<Ways>(&circuit.tree()->end);
+    return ways != nullptr &&
+           std::ranges::any_of(ways->sections, [](const Section& s) { return s.line.has_value(); });
+}
+
+std::vector<Circuit> amplifiers(const Circuit& circuit) {
+    if (!ownAmplifiers(circuit)) {
+        Circuit one = circuit;
+        if (Section* tree = one.tree()) {
+            tree->line.reset();
+        }
+        return {one};
+    }
+    std::vector<Circuit> all;
+    for (const Section& way : std::get<Ways>(circuit.tree()->end).sections) {
+        Circuit one{.source = circuit.source};
+        one.body = way;
+        one.tree()->line.reset();
+        all.push_back(std::move(one));
+    }
+    return all;
+}
+
+std::vector<std::vector<std::complex<double>>>
+lineTransfers(const Circuit& circuit, const std::vector<double>& frequencies) {
+    const Section* tree = circuit.tree();
+    const bool own = ownAmplifiers(circuit);
+    if (tree == nullptr || !(tree->line || own)) {
+        return {};
+    }
+    const auto common = transfer(tree->line.value_or(Line{}), frequencies);
+    if (!own) {
+        return std::vector(driverEnds(circuit).size(), common);
+    }
+    std::vector<std::vector<std::complex<double>>> of;
+    for (const Section& way : std::get<Ways>(tree->end).sections) {
+        auto H = transfer(way.line.value_or(Line{}), frequencies);
+        for (std::size_t k = 0; k < H.size(); ++k) {
+            H[k] *= common[k];
+        }
+        std::vector<DriverEnd> ends;
+        collectEnds(way, ends);
+        of.insert(of.end(), ends.size(), H);
+    }
+    return of;
+}
+
 ControlResistances resistances(const ControlSlot& control) {
     const double x = control.position;
     switch (control.kind) {
@@ -565,6 +644,9 @@ Result<Circuit> readCircuit(const Value& value,
         circuit.body = std::move(body);
     } else {
         YF_TRY(body, readSection(value, path, known));
+        if (auto error = misplacedLine(body, path, true, true)) {
+            return *error;
+        }
         circuit.body = std::move(body);
     }
     auto placed = placedParts(circuit, path);
@@ -572,6 +654,11 @@ Result<Circuit> readCircuit(const Value& value,
         return *error;
     }
     if (const Value* couplings = value.find("couplings")) {
+        if (ownAmplifiers(circuit)) {
+            return Error{text::join(path, "couplings"),
+                         "given beside lines",
+                         "coupled coils are computed behind one amplifier only"};
+        }
         YF_TRY(list, readCouplings(*couplings, text::join(path, "couplings"), placed));
         circuit.couplings = std::move(list);
     }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/network/line.h"
 #include "core/network/part.h"
 #include "core/quantity/level.h"
 
@@ -87,6 +88,7 @@ struct Ways {
 
 struct Section {
     std::string name;
+    std::optional<Line> line; ///< before its amplifier; only where `lines` says
     std::vector<Slot> ladder; ///< from the amplifier to the end
     std::variant<DriverEnd, Ways> end;
 
@@ -127,6 +129,9 @@ struct Coupling {
     bool operator==(const Coupling&) const = default;
 };
 
+/// A line stands before an amplifier: at the top, before the one of all, or at ways that lie side
+/// by side right behind it. Where a way has one, each way has an amplifier of its own, alike in
+/// voltage and resistance; one without is driven flat.
 struct Circuit {
     Source source;
     std::variant<Section, Net> body;
@@ -153,6 +158,16 @@ struct Circuit {
 
 /// The way names in the order of driverEnds: the section's name, else the driver's.
 [[nodiscard]] std::vector<std::string> wayNames(const Circuit& circuit);
+
+/// Whether each way has an amplifier of its own.
+[[nodiscard]] bool ownAmplifiers(const Circuit& circuit);
+
+/// What hangs on each amplifier, without lines; one where they are not apart.
+[[nodiscard]] std::vector<Circuit> amplifiers(const Circuit& circuit);
+
+/// What the lines make of the EMF for each driver end, [end][frequency]; empty where none stands.
+[[nodiscard]] std::vector<std::vector<std::complex<double>>>
+lineTransfers(const Circuit& circuit, const std::vector<double>& frequencies);
 
 /// What a control stands for at its position: a resistance in line and one to the return.
 struct ControlResistances {

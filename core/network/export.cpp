@@ -83,17 +83,15 @@ public:
             YF_TRY(done, subcircuit(driver));
             static_cast<void>(done);
         }
-        const Source& source = network_.circuit.source;
-        std::string in = "in";
-        if (source.resistance > 0.0) {
-            line("V1 emf 0 dc 0 ac 1");
-            line("RS emf in " + exact(source.resistance));
+        if (ownAmplifiers(network_.circuit)) {
+            line("* an amplifier for each way; what its line does is not in here");
+            for (const Section& way : std::get<Ways>(network_.circuit.tree()->end).sections) {
+                section(way, amplifier(), "0");
+            }
+        } else if (const Section* tree = network_.circuit.tree()) {
+            section(*tree, amplifier(), "0");
         } else {
-            line("V1 in 0 dc 0 ac 1");
-        }
-        if (const Section* tree = network_.circuit.tree()) {
-            section(*tree, in, "0");
-        } else {
+            amplifier();
             net(*network_.circuit.net());
         }
         int number = 0;
@@ -111,6 +109,20 @@ private:
     std::string fresh() { return "n" + std::to_string(++nodes_); }
 
     std::string helper() { return "x" + std::to_string(++helpers_); }
+
+    /// The next source with its resistance; the node behind it. The first one's is "in".
+    std::string amplifier() {
+        const std::string n = std::to_string(++amplifiers_);
+        const std::string in = amplifiers_ == 1 ? "in" : "in" + n;
+        const double R = network_.circuit.source.resistance;
+        const std::string emf = R > 0.0 ? (amplifiers_ == 1 ? "emf" : "emf" + n) : in;
+        line("V" + n + " " + emf + " 0 dc 0 ac 1");
+        if (R > 0.0) {
+            line("RS" + (amplifiers_ == 1 ? std::string() : n) + " " + emf + " " + in + " " +
+                 exact(R));
+        }
+        return in;
+    }
 
     Result<bool> subcircuit(const NamedDriver& driver) {
         const std::string name = "driver_" + plain(driver.name);
@@ -286,6 +298,7 @@ private:
     int helpers_{};
     int units_{};
     int transformers_{};
+    int amplifiers_{};
 };
 
 void wayOf(const Section& section, const std::string& way, std::vector<std::string>& ways) {
@@ -391,6 +404,56 @@ std::string csvOf(const std::vector<ListedPart>& parts) {
     return text + "sum,,,,,,,,," + text::printFixed(sum, 2) + "\n";
 }
 
+namespace {
+
+std::string numbers(const std::array<double, 5>& values) {
+    std::string text;
+    for (const double v : values) {
+        text += "," + text::printNumber(v);
+    }
+    return text;
+}
+
+Result<std::string> csvOfLine(const std::string& way, const Line& line, double sampleRate) {
+    std::string text;
+    for (const LineFilter& filter : line.filters) {
+        const auto made = sectionsOf(filter, sampleRate);
+        if (!made) {
+            return Error{way + ", " + words(filter), made.error().given, made.error().allowed};
+        }
+        const std::string head = text::csvCell(way) + "," + text::csvCell(words(filter));
+        for (const Biquad& s : made->sections) {
+            text += head + numbers({s.b[0], s.b[1], s.b[2], s.a[1], s.a[2]}) + "\n";
+        }
+    }
+    text += text::csvCell(way) + ",gain" + numbers({quantity::gain(line.gain), 0, 0, 0, 0}) + "\n";
+    return text + text::csvCell(way) + ",delay in samples," +
+           text::printNumber(line.delay * sampleRate) + ",,,,\n";
+}
+
+} // namespace
+
+Result<std::string> csvOfLines(const Circuit& circuit, double sampleRate) {
+    const Section* tree = circuit.tree();
+    if (tree == nullptr || !(tree->line || ownAmplifiers(circuit))) {
+        return Error{"line", "none in this network", "there must be filters at line level"};
+    }
+    std::string text = "way,what,b0,b1,b2,a1,a2\n";
+    if (tree->line) {
+        YF_TRY(common, csvOfLine("all", *tree->line, sampleRate));
+        text += common;
+    }
+    if (ownAmplifiers(circuit)) {
+        for (const Section& way : std::get<Ways>(tree->end).sections) {
+            const auto* end = std::get_if<DriverEnd>(&way.end);
+            const std::string name = way.name.empty() && end != nullptr ? end->driver : way.name;
+            YF_TRY(one, csvOfLine(name, way.line.value_or(Line{}), sampleRate));
+            text += one;
+        }
+    }
+    return text;
+}
+
 Result<ExportAnswer> exportNetwork(const ExportRequest& request) {
     const Network& network = request.network;
     switch (request.format) {
@@ -409,6 +472,11 @@ Result<ExportAnswer> exportNetwork(const ExportRequest& request) {
                          request.voltage.value_or(network.circuit.source.voltage),
                          request.prices));
         return ExportAnswer{csvOf(list)};
+    }
+    case ExportFormat::csvLine: {
+        constexpr double usualRate = 48000.0;
+        YF_TRY(text, csvOfLines(network.circuit, request.sampleRate.value_or(usualRate)));
+        return ExportAnswer{text};
     }
     case ExportFormat::csvResponse:
         break;

@@ -403,8 +403,21 @@ Result<Lowest> leastImpedanceWithout(const Circuit& circuit,
         });
 }
 
+namespace {
+
+/// The hardest of all amplifiers' terminals.
+double hardest(const Circuit& circuit, const Loads& loads, Limit limit) {
+    double least = open;
+    for (const Circuit& one : amplifiers(circuit)) {
+        least = std::min(least, terminals(one, loads, limit));
+    }
+    return least;
+}
+
+} // namespace
+
 std::optional<double> dcTerminals(const Circuit& circuit, const Loads& loads) {
-    const double R = terminals(circuit, loads, Limit::dc);
+    const double R = hardest(circuit, loads, Limit::dc);
     return R == open ? std::nullopt : std::optional(R);
 }
 
@@ -462,7 +475,7 @@ amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, 
     if (load.dcr && *load.dcr < shortCircuit) {
         load.warnings.emplace_back("short-at-dc");
     }
-    if (terminals(circuit, loads, Limit::highFrequency) < shortCircuit) {
+    if (hardest(circuit, loads, Limit::highFrequency) < shortCircuit) {
         load.warnings.emplace_back("short-at-hf");
     }
     load.warnings.insert(load.warnings.end(), removed.begin(), removed.end());

@@ -12,6 +12,38 @@
 
 namespace yf::network {
 
+namespace {
+
+/// Amplifier by amplifier, then the lines before them.
+Result<Solution> solveLined(const Circuit& circuit, const PreparedLoads& loads, Method method) {
+    Solution all;
+    for (const Circuit& one : amplifiers(circuit)) {
+        YF_TRY(part, solve(one, loads, method));
+        const auto append = [](auto& to, auto& from) {
+            to.insert(to.end(), from.begin(), from.end());
+        };
+        append(all.driverNames, part.driverNames);
+        append(all.drives, part.drives);
+        if (all.impedances.empty()) {
+            all.impedances = part.impedances;
+        }
+        for (std::size_t k = 0; k < all.impedances.size(); ++k) {
+            if (std::abs(part.impedances[k]) < std::abs(all.impedances[k])) {
+                all.impedances[k] = part.impedances[k];
+            }
+        }
+    }
+    const auto H = lineTransfers(circuit, loads.loads().axis);
+    for (std::size_t end = 0; end < all.drives.size(); ++end) {
+        for (std::size_t k = 0; k < H[end].size(); ++k) {
+            all.drives[end][k] *= H[end][k];
+        }
+    }
+    return all;
+}
+
+} // namespace
+
 Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Method method) {
     const auto ends = driverEnds(circuit);
     std::vector<std::size_t> loadOfEnd;
@@ -27,6 +59,9 @@ Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Metho
                              : "the nearest known driver is " + text::nearest(end.driver, names)};
         }
         loadOfEnd.push_back(*load);
+    }
+    if (ownAmplifiers(circuit) || (circuit.tree() != nullptr && circuit.tree()->line)) {
+        return solveLined(circuit, loads, method);
     }
     const bool isLadder = circuit.tree() != nullptr && circuit.couplings.empty();
     if (method == Method::ladder && !isLadder) {

@@ -17,8 +17,10 @@ struct Solution {
     std::vector<std::string> driverNames;     ///< driver ends in writing order, depth first
     std::vector<std::vector<Complex>> drives; ///< [end][frequency] voltage across the end over the
                                               ///< source's EMF, its polarity included; for units in
-                                              ///< series the voltage across all of them
-    std::vector<Complex> impedances;          ///< Ω behind the source's resistance
+                                              ///< series the voltage across all of them; lines
+                                              ///< before the amplifiers included
+    std::vector<Complex> impedances;          ///< Ω behind the source's resistance; of several
+                                              ///< amplifiers the lowest modulus at each frequency
 
     bool operator==(const Solution&) const = default;
 };

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/network/sweep.h"
 
+#include <algorithm>
 #include <numbers>
 
 namespace yf::network {
@@ -146,11 +147,13 @@ void distribute(Distribution& to, const OnePort& port, const Block& v, const Blo
 }
 
 Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
-    : grid_(loads.grid()), sourceR_(circuit.source.resistance) {
+    : grid_(loads.grid()), sourceR_(circuit.source.resistance),
+      ownAmplifiers_(network::ownAmplifiers(circuit)) {
     for (const DriverEnd& end : driverEnds(circuit)) {
         loadOfEnd_.push_back(loads.loads().find(end.driver).value());
     }
     build(*circuit.tree(), none);
+    setLines(circuit, loads.loads().axis);
     drives_.resize(ends());
     for (Node& node : nodes_) {
         node.carried.resize(node.ops.size());
@@ -162,6 +165,31 @@ Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
     for (std::size_t p = 0; p < parts_.size(); ++p) {
         dLog_[p].resize(nodes_[placeOf_[p].first].depth + 1);
     }
+}
+
+void Sweep::setLines(const Circuit& circuit, const Axis& axis) {
+    const auto H = lineTransfers(circuit, axis);
+    for (std::size_t a = 0; !H.empty() && a < amplifiers(); ++a) {
+        const auto& row = H[nodes_[topOf(a)].firstEnd];
+        auto& blocks = lines_.emplace_back(grid_.blocks());
+        for (std::size_t i = 0; i < blocks.size() * blockSize; ++i) {
+            const Complex h = row[std::min(i, row.size() - 1)];
+            blocks[i / blockSize].re[i % blockSize] = h.real();
+            blocks[i / blockSize].im[i % blockSize] = h.imag();
+        }
+    }
+}
+
+std::size_t Sweep::amplifierOf(std::size_t part) const {
+    if (!ownAmplifiers_) {
+        return 0;
+    }
+    std::size_t n = placeOf_[part].first;
+    while (nodes_[n].parent != 0) {
+        n = nodes_[n].parent;
+    }
+    const auto& tops = nodes_.front().children;
+    return static_cast<std::size_t>(std::ranges::find(tops, n) - tops.begin());
 }
 
 Sweep::Op Sweep::plain(Pass pass, OnePort port) {
@@ -337,6 +365,9 @@ void Sweep::descend(Node& node) {
         setScaled(drives_[node.firstEnd], end, node.end.polarity);
         return;
     }
+    if (ownAmplifiers_ && &node == &nodes_.front()) {
+        return; // its ways are fed by their own
+    }
     for (const std::size_t c : node.children) {
         nodes_[c].Vin = end;
         if (node.join == Joining::series) {
@@ -345,20 +376,31 @@ void Sweep::descend(Node& node) {
     }
 }
 
+/// What an amplifier gives: EMF, line before it, its resistance in the way.
+void Sweep::feed(std::size_t amplifier) {
+    Node& top = nodes_[topOf(amplifier)];
+    if (sourceR_ > 0.0) {
+        Block divider;
+        fill(divider, 1.0);
+        addScaled(divider, top.Y, sourceR_);
+        reciprocal(top.sourceShare, divider);
+    } else {
+        fill(top.sourceShare, 1.0);
+    }
+    top.Vin = top.sourceShare;
+    if (!lines_.empty()) {
+        multiply(top.Vin, lines_[amplifier][block_]);
+    }
+}
+
 void Sweep::run(std::size_t block) {
     block_ = block;
     for (std::size_t n = nodes_.size(); n-- > 0;) {
         columns(nodes_[n]);
     }
-    if (sourceR_ > 0.0) {
-        Block divider;
-        fill(divider, 1.0);
-        addScaled(divider, nodes_.front().Y, sourceR_);
-        reciprocal(sourceShare_, divider);
-    } else {
-        fill(sourceShare_, 1.0);
+    for (std::size_t a = 0; a < amplifiers(); ++a) {
+        feed(a);
     }
-    nodes_.front().Vin = sourceShare_;
     for (Node& node : nodes_) {
         descend(node);
     }
@@ -410,7 +452,12 @@ void Sweep::climb(std::size_t part, std::size_t start) {
     Block& dY = dY_[part];
     std::size_t reach = 1;
     std::size_t level = 0;
-    for (std::size_t n = start; nodes_[n].parent != none; n = nodes_[n].parent) {
+    std::size_t n = start;
+    const auto behindAmplifier = [&] {
+        const std::size_t parent = nodes_[n].parent;
+        return parent == none || (ownAmplifiers_ && parent == 0);
+    };
+    for (; !behindAmplifier(); n = nodes_[n].parent) {
         const Node& node = nodes_[n];
         const Node& above = nodes_[node.parent];
         Block& next = levels[++level];
@@ -440,9 +487,10 @@ void Sweep::climb(std::size_t part, std::size_t start) {
         }
     }
     if (sourceR_ > 0.0) {
+        const Block& share = nodes_[n].sourceShare;
         if (reach == 1 && level == 1) {
             // Ways right behind the source: what most networks are.
-            setAndAddScaledProduct(levels[1], levels[0], sourceShare_, dY, -sourceR_);
+            setAndAddScaledProduct(levels[1], levels[0], share, dY, -sourceR_);
             reaching_[part] = 2;
             return;
         }
@@ -450,10 +498,10 @@ void Sweep::climb(std::size_t part, std::size_t start) {
             for (std::size_t j = reach; j < level; ++j) {
                 fill(levels[j], 0.0);
             }
-            setScaledProduct(levels[level], sourceShare_, dY, -sourceR_);
+            setScaledProduct(levels[level], share, dY, -sourceR_);
             reach = level + 1;
         } else {
-            addScaledProduct(levels[level], sourceShare_, dY, -sourceR_);
+            addScaledProduct(levels[level], share, dY, -sourceR_);
         }
     }
     for (std::size_t j = reach - 1; j-- > 0;) {

@@ -46,8 +46,18 @@ public:
     /// Voltage across an end over the EMF, polarity included.
     [[nodiscard]] const Block& drive(std::size_t end) const { return drives_[end]; }
 
-    /// What hangs behind the source's resistance.
-    [[nodiscard]] const Block& admittance() const { return nodes_.front().Y; }
+    /// One, or one for each way.
+    [[nodiscard]] std::size_t amplifiers() const {
+        return ownAmplifiers_ ? nodes_.front().children.size() : 1;
+    }
+
+    /// What hangs behind an amplifier's resistance.
+    [[nodiscard]] const Block& admittance(std::size_t amplifier = 0) const {
+        return nodes_[topOf(amplifier)].Y;
+    }
+
+    /// The amplifier that a part hangs on.
+    [[nodiscard]] std::size_t amplifierOf(std::size_t part) const;
 
     /// After run(): current through each part and voltage across it, over the EMF.
     void branches(std::vector<Block>& currents, std::vector<Block>& voltages);
@@ -59,7 +69,7 @@ public:
     /// d ln(drive)/d ln(value); null where the part does not reach the end at all.
     [[nodiscard]] const Block* drivesLog(std::size_t part, std::size_t end) const;
 
-    /// dY_in/d ln(value).
+    /// dY_in/d ln(value), of the part's own amplifier.
     [[nodiscard]] const Block& admittanceLog(std::size_t part) const { return dY_[part]; }
 
 private:
@@ -91,10 +101,17 @@ private:
         Block share; ///< likewise Z·Y_join
         Block rowEnd;
         Block Vin;
+        Block sourceShare; ///< V_in over the EMF, of a node right behind an amplifier
 
         [[nodiscard]] bool leaf() const { return children.empty(); }
     };
 
+    [[nodiscard]] std::size_t topOf(std::size_t amplifier) const {
+        return ownAmplifiers_ ? nodes_.front().children[amplifier] : 0;
+    }
+
+    void setLines(const Circuit& circuit, const Axis& axis);
+    void feed(std::size_t top);
     std::size_t build(const Section& section, std::size_t parent);
     [[nodiscard]] std::vector<Op> opsOf(const Section& section, std::size_t node);
     Op counted(Pass pass, const OnePort& port, std::pair<std::size_t, std::size_t> place);
@@ -109,12 +126,13 @@ private:
 
     const Grid& grid_;
     double sourceR_{};
+    bool ownAmplifiers_{};
+    std::vector<std::vector<Block>> lines_; ///< [amplifier][block]; empty: none
     std::vector<std::size_t> loadOfEnd_;
     std::vector<Part> parts_;
     std::vector<std::pair<std::size_t, std::size_t>> placeOf_; ///< part → node, op
     std::vector<Node> nodes_;                                  ///< parents before children
     std::size_t block_{};
-    Block sourceShare_;
     std::vector<Block> drives_;
     std::vector<Block> dY_;
     std::size_t endsBuilt_{};

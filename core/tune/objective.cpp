@@ -190,17 +190,18 @@ struct Objective::Frame {
     RealBlock weight{};
 };
 
-/// Level of X against a target, in the band.
-void Objective::setLevels(Frame& f, Rows& rows, const Block& X, const double* target, double w) {
+/// Level of X against a target; `weight` is nought outside the band.
+void Objective::setLevels(
+    Frame& f, Rows& rows, const Block& X, const double* target, const RealBlock& weight) {
     RealBlock bare{};
     for (std::size_t k = 0; k < blockSize; ++k) {
-        bare[k] = f.inBand[k] > 0.0
+        bare[k] = weight[k] > 0.0
                       ? 10.0 * std::log10(X.re[k] * X.re[k] + X.im[k] * X.im[k]) - target[k]
                       : 0.0;
-        f.e[k] = w * bare[k];
-        f.weight[k] = w * f.inBand[k];
+        f.e[k] = weight[k] * bare[k];
+        f.weight[k] = weight[k];
     }
-    rows.tell(bare, f.inBand);
+    rows.tell(bare, weight);
 }
 
 /// J of an end's level times the frame's weight.
@@ -214,7 +215,11 @@ void Objective::setEndSlopes(const Frame& f, Rows& rows, std::size_t end) {
 }
 
 void Objective::addSum(Frame& f, Rows& rows) {
-    setLevels(f, rows, f.S, goal_.target.data() + f.first, goal_.sumWeight);
+    RealBlock weight{};
+    for (std::size_t k = 0; k < f.count; ++k) {
+        weight[k] = goal_.sumWeight * f.inBand[k];
+    }
+    setLevels(f, rows, f.S, goal_.target.data() + f.first, weight);
     if (rows.withSlope) {
         // d(20 lg|S|) = 8.686·Re(Σ P_q·d ln P_q/S)
         Block inverse;
@@ -240,7 +245,12 @@ void Objective::addSum(Frame& f, Rows& rows) {
 }
 
 void Objective::addWay(Frame& f, Rows& rows, const WayGoal& way) {
-    setLevels(f, rows, f.P[way.end], way.levels.data() + f.first, way.weight);
+    RealBlock weight{};
+    for (std::size_t k = 0; k < f.count; ++k) {
+        weight[k] =
+            way.weight * f.inBand[k] * (way.matters.empty() ? 1.0 : way.matters[f.first + k]);
+    }
+    setLevels(f, rows, f.P[way.end], way.levels.data() + f.first, weight);
     setEndSlopes(f, rows, way.end);
     rows.take(f.e, f.weight, goal_.levelFree);
 }
@@ -304,8 +314,8 @@ void Objective::addCrossing(Frame& f, Rows& rows, const Crossing& crossing) {
     rows.take(f.e, f.weight, false);
 }
 
-void Objective::addFloor(Frame& f, Rows& rows) {
-    const Block& Y = sweep_.admittance();
+void Objective::addFloor(Frame& f, Rows& rows, std::size_t amplifier) {
+    const Block& Y = sweep_.admittance(amplifier);
     for (std::size_t k = 0; k < blockSize; ++k) {
         const double missed =
             20.0 * std::log(*goal_.floor) + 10.0 * std::log(Y.re[k] * Y.re[k] + Y.im[k] * Y.im[k]);
@@ -320,6 +330,9 @@ void Objective::addFloor(Frame& f, Rows& rows) {
         reciprocal(inverse, Y);
         for (std::size_t i = 0; i < free_.size(); ++i) {
             rows.J[i].fill(0.0);
+            if (sweep_.amplifierOf(free_[i]) != amplifier) {
+                continue;
+            }
             addReal(rows.J[i], sweep_.admittanceLog(free_[i]), inverse);
             for (std::size_t k = 0; k < blockSize; ++k) {
                 rows.J[i][k] *= f.weight[k];
@@ -411,8 +424,8 @@ void Objective::block(std::size_t b, Rows& rows) {
     for (const Crossing& crossing : goal_.crossings) {
         addCrossing(f, rows, crossing);
     }
-    if (goal_.floor) {
-        addFloor(f, rows);
+    for (std::size_t a = 0; goal_.floor && a < sweep_.amplifiers(); ++a) {
+        addFloor(f, rows, a);
     }
     for (std::size_t end = 0; goal_.trackingWeight > 0.0 && end + 1 < f.P.size(); ++end) {
         addTracking(f, rows, end);

@@ -17,6 +17,7 @@ struct WayGoal {
     std::size_t end{};
     std::vector<double> levels; ///< dB, on the goal's axis
     double weight{1.0};
+    std::vector<double> matters; ///< 0 … 1 at each point; empty: all alike
 };
 
 /// What a driver must not get, dB re the EMF on the goal's axis; infinite where it may get
@@ -121,14 +122,17 @@ private:
     Standing withDraws(const std::vector<double>& x, Slope* slope);
     void addLevel(Rows& rows, Standing& standing) const;
     void block(std::size_t block, Rows& rows);
-    void setLevels(
-        Frame& frame, Rows& rows, const network::Block& X, const double* target, double weight);
+    void setLevels(Frame& frame,
+                   Rows& rows,
+                   const network::Block& X,
+                   const double* target,
+                   const network::RealBlock& weight);
     void setEndSlopes(const Frame& frame, Rows& rows, std::size_t end);
     void addSum(Frame& frame, Rows& rows);
     void addWay(Frame& frame, Rows& rows, const WayGoal& way);
     void addLimit(Frame& frame, Rows& rows, const DriveLimit& limit);
     void addCrossing(Frame& frame, Rows& rows, const Crossing& crossing);
-    void addFloor(Frame& frame, Rows& rows);
+    void addFloor(Frame& frame, Rows& rows, std::size_t amplifier);
     void setTrackingSlopes(const Frame& frame,
                            Rows& rows,
                            std::size_t end,

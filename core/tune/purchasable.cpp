@@ -12,20 +12,6 @@ namespace yf::tune {
 
 namespace {
 
-/// The nearest values of the series around one, in the logarithm, nearest first.
-std::vector<double> nearest(double value, network::ESeries series, std::size_t count) {
-    const double middle = network::nearestValue(value, series);
-    std::vector<double> values{middle};
-    for (int i = 1; values.size() < 2 * count; ++i) {
-        values.push_back(network::stepValue(middle, series, i));
-        values.push_back(network::stepValue(middle, series, -i));
-    }
-    std::ranges::stable_sort(
-        values, {}, [value](double v) { return std::abs(std::log(v / value)); });
-    values.resize(count);
-    return values;
-}
-
 /// The best points of a lattice in a metric, by branch and bound from the last coordinate.
 class Lattice {
 public:
@@ -90,10 +76,21 @@ private:
     std::set<std::pair<double, std::vector<double>>> best_;
 };
 
+/// How many free parts there are of a kind.
+std::size_t
+freeOf(const Problem& problem, const network::Circuit& circuit, network::PartKind kind) {
+    const auto parts = network::parts(circuit);
+    std::size_t count = 0;
+    for (std::size_t p = 0; p < parts.size(); ++p) {
+        count += problem.free[p] && parts[p].kind == kind ? 1 : 0;
+    }
+    return count;
+}
+
 /// One part after the other: the one that matters most to its two nearest values, the rest anew.
 Found fixedInTurn(Problem problem,
                   network::Circuit circuit,
-                  network::ESeries series,
+                  network::EndValues values,
                   const GoOn& goOn) {
     problem.starts = 1;
     while (std::ranges::find(problem.free, true) != problem.free.end()) {
@@ -107,11 +104,13 @@ Found fixedInTurn(Problem problem,
         }
         const std::size_t part = objective.free()[most];
         const network::Part old = network::parts(circuit)[part];
+        const bool shortOf =
+            network::runsShort(values, old.kind, freeOf(problem, circuit, old.kind));
         problem.free[part] = false;
         std::optional<Found> best;
-        for (const double value : nearest(old.value, series, 2)) {
+        for (const network::Part& there : network::nearestParts(values, old, 2, shortOf)) {
             Problem rest = problem;
-            rest.circuit = *network::withPart(circuit, network::withValue(old, value));
+            rest.circuit = *network::withPart(circuit, there);
             const bool any = std::ranges::find(rest.free, true) != rest.free.end();
             const Found found = any ? tuneValues(rest, goOn) : judged(rest, rest.circuit);
             if (!best || isBetter(found, *best)) {
@@ -119,6 +118,7 @@ Found fixedInTurn(Problem problem,
             }
         }
         circuit = best->circuit;
+        values = network::without(values, network::parts(circuit)[part]);
     }
     return judged(problem, circuit);
 }
@@ -127,7 +127,7 @@ Found fixedInTurn(Problem problem,
 
 Found purchasable(const Problem& problem,
                   const Found& found,
-                  network::ESeries series,
+                  const network::EndValues& values,
                   const GoOn& goOn) {
     Problem some = problem;
     const auto before = network::parts(problem.circuit);
@@ -139,21 +139,26 @@ Found purchasable(const Problem& problem,
         return found;
     }
     some.circuit = found.circuit;
-    Found best = snapped(some, series, goOn);
+    Found best = snapped(some, values, goOn);
     best.stop = best.allowed || !found.allowed ? found.stop : Stop::floorUnreachable;
     return best;
 }
 
-Found snapped(const Problem& optimum, network::ESeries series, const GoOn& goOn) {
+Found snapped(const Problem& optimum, const network::EndValues& ends, const GoOn& goOn) {
     const auto after = network::parts(optimum.circuit);
     Objective objective(
         optimum.circuit, optimum.loads, optimum.factors, optimum.free, optimum.goal);
     Slope slope;
     static_cast<void>(objective.slope(objective.start(), slope));
+    std::vector<std::vector<network::Part>> candidates; // of each free part
     std::vector<std::vector<double>> values;
     for (const std::size_t p : objective.free()) {
         constexpr std::size_t three = 3;
-        values.push_back(nearest(after[p].value, series, three));
+        const bool shortOf = network::runsShort(
+            ends, after[p].kind, freeOf(optimum, optimum.circuit, after[p].kind));
+        candidates.push_back(network::nearestParts(ends, after[p], three, shortOf));
+        auto& row = values.emplace_back();
+        std::ranges::transform(candidates.back(), std::back_inserter(row), &network::Part::value);
     }
     std::optional<Found> best;
     std::vector<std::pair<double, std::vector<double>>> tried;
@@ -163,10 +168,17 @@ Found snapped(const Problem& optimum, network::ESeries series, const GoOn& goOn)
     std::ranges::sort(tried);
     for (const auto& [cost, point] : tried) {
         network::Circuit circuit = optimum.circuit;
-        for (const std::size_t p : objective.free()) {
-            // The very number of the series, not one that went through a logarithm.
-            const double value = network::nearestValue(objective.partsAt(point)[p].value, series);
-            circuit = *network::withPart(circuit, network::withValue(after[p], value));
+        std::vector<network::Part> taken;
+        for (std::size_t i = 0; i < point.size(); ++i) {
+            // The very part, not a number that went through a logarithm.
+            taken.push_back(*std::ranges::min_element(
+                candidates[i], {}, [&, x = point[i]](const network::Part& part) {
+                    return std::abs(std::log(part.value) - x);
+                }));
+            circuit = *network::withPart(circuit, taken.back());
+        }
+        if (!network::hasAll(ends, taken)) {
+            continue;
         }
         const Found one = judged(optimum, circuit);
         if (!best || isBetter(one, *best)) {
@@ -176,8 +188,8 @@ Found snapped(const Problem& optimum, network::ESeries series, const GoOn& goOn)
             break; // the rest costs more
         }
     }
-    const Found inTurn = fixedInTurn(optimum, optimum.circuit, series, goOn);
-    if (isBetter(inTurn, *best)) {
+    const Found inTurn = fixedInTurn(optimum, optimum.circuit, ends, goOn);
+    if (!best || isBetter(inTurn, *best)) {
         best = inTurn;
     }
     return *best;

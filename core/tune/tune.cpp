@@ -358,8 +358,8 @@ Result<TuneAnswer> tune(const TuneRequest& r) {
     } else {
         found = tuneValues(problem, {});
     }
-    if (r.eSeries) {
-        found = purchasable(problem, found, *r.eSeries, {});
+    if (const network::EndValues ends{r.eSeries, r.stock}; !ends.exact()) {
+        found = purchasable(problem, found, ends, {});
     }
     answer.network.circuit = found.circuit;
     answer.changed = changedIds(r.network.circuit, found.circuit);

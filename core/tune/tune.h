@@ -101,6 +101,7 @@ struct TuneRequest {
     std::optional<std::vector<double>> boundRatios;
     std::optional<int> maxChanges;
     std::optional<network::ESeries> eSeries;
+    network::Stock stock;
     int starts{8};
     int seed{1};
     int draws{};
@@ -114,6 +115,7 @@ struct TuneRequest {
               q::Quantity{"", "bound_ratios", 1.0, "", 1e-3, 1e3, "least and greatest, re now"});
         field(self.maxChanges, q::Whole{"max_changes", 1, 16, "the best change of so many parts"});
         field(self.eSeries, network::eSeriesKey);
+        field(self.stock, q::Group{"stock", "own parts that it ends in, before any series", true});
         field(self.starts, q::Whole{"starts", 1, 1000, "of the search", 8});
         field(self.seed, q::Whole{"seed", 0, 2147483647, "of the starts", 1});
         field(self.draws,

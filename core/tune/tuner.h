@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/e_series.h"
 #include "core/network/load.h"
+#include "core/network/stock.h"
 #include "core/tune/descent.h"
 
 #include <cstdint>
@@ -48,13 +48,17 @@ struct Found {
 
 /// Values that can be bought, near an optimum that was found: the closest points of the lattice in
 /// the metric JᵀJ by branch and bound, the best thirty tried; beside them one part after the other
-/// fixed to its two nearest values and the rest tuned anew. The better of both; never one that
+/// fixed to its two nearest values and the rest tuned anew. Parts in the drawer are used no more
+/// often than there are. The better of both; never one that
 /// breaks floor or limits while another holds them. Only parts that differ from `problem` move.
-[[nodiscard]] Found
-purchasable(const Problem& problem, const Found& found, network::ESeries series, const GoOn& goOn);
+[[nodiscard]] Found purchasable(const Problem& problem,
+                                const Found& found,
+                                const network::EndValues& values,
+                                const GoOn& goOn);
 
 /// The same where `optimum`'s own circuit is the one found and its free parts are those that move.
-[[nodiscard]] Found snapped(const Problem& optimum, network::ESeries series, const GoOn& goOn);
+[[nodiscard]] Found
+snapped(const Problem& optimum, const network::EndValues& values, const GoOn& goOn);
 
 /// The index-th start around x (the first is x itself): factors e^(±0.7) that fill the space
 /// evenly, shifted by the seed.

@@ -5,6 +5,7 @@
 #include "app/network/driver_end.h"
 #include "app/network/part_tile.h"
 #include "app/plots/plot.h"
+#include "core/job/start.h"
 #include "tests/support/test_window.h"
 
 #include <QApplication>

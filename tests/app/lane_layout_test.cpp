@@ -94,7 +94,8 @@ TEST(LaneLayout, whatIsNoLadderIsSaid) {
     EXPECT_EQ(app::layOut(net.circuit).notes.size(), 1);
     const auto special = networkFrom(
         R"({"drivers": {"d": {"r_ohm": 8}}, "ladder": [{"transformer": {"ratio": 0.5}}, {"control": {"kind": "rheostat", "total_ohm": 15, "position": 0.4, "id": "P1"}}], "driver": "d"})");
-    EXPECT_EQ(app::layOut(special.circuit).notes.size(), 2);
+    EXPECT_EQ(app::layOut(special.circuit).notes.size(), 1);
+    EXPECT_EQ(app::layOut(special.circuit).controls.size(), 1);
 }
 
 // Ways in series follow each other: one begins at the amplifier, one ends there, and where one
@@ -109,7 +110,8 @@ TEST(LaneLayout, waysInSeriesFollowEachOther) {
     EXPECT_FALSE(series.lanes[0].onReturn);
     EXPECT_FALSE(series.lanes[1].onHot);
     EXPECT_TRUE(series.lanes[1].onReturn);
-    const QLine down(app::hotPost, series.lanes[0].returnRail, app::hotPost, series.lanes[1].rail);
+    const QLine down(
+        series.hotPost, series.lanes[0].returnRail, series.hotPost, series.lanes[1].rail);
     EXPECT_TRUE(series.posts.contains(down));
     network::Circuit parallel = n.circuit;
     std::get<network::Ways>(parallel.tree()->end).join = network::Joining::parallel;
@@ -117,6 +119,31 @@ TEST(LaneLayout, waysInSeriesFollowEachOther) {
     EXPECT_TRUE(side.lanes[0].onReturn && side.lanes[1].onHot);
     EXPECT_FALSE(side.posts.contains(down));
     expectSound(n.circuit, "series");
+}
+
+// Before amplifiers of their own: filters from the left, the amplifier right before its post, all
+// amplifiers one under the other, nothing between the lanes.
+TEST(LaneLayout, whatStandsBeforeAnAmplifierComesFirst) {
+    const auto n = networkFrom(
+        R"({"drivers": {"a": {"r_ohm": 8}, "b": {"r_ohm": 8}},
+            "ways": [{"line": {"filters": [{"kind": "low-pass", "f0_hz": 500}, {"kind": "peaking", "f0_hz": 90, "gain_db": 2}]}, "driver": "a"},
+                     {"ladder": [{"series": "C1 10uF"}], "driver": "b"}]})");
+    const app::LaneLayout layout = app::layOut(n.circuit);
+    EXPECT_TRUE(layout.posts.isEmpty());
+    ASSERT_EQ(layout.filters.size(), 4); // two filters, two amplifiers
+    ASSERT_EQ(layout.filterInserts.size(), 2);
+    int amplifier = 0;
+    for (const auto& filter : layout.filters) {
+        EXPECT_LT(filter.rect.right(), layout.hotPost);
+        for (const auto& other : layout.filters) {
+            EXPECT_TRUE(&other == &filter || !other.rect.intersects(filter.rect));
+        }
+        if (!filter.place.filter) {
+            EXPECT_TRUE(amplifier == 0 || filter.rect.x() == amplifier);
+            amplifier = filter.rect.x();
+        }
+    }
+    EXPECT_GT(layout.tiles.front().rect.x(), layout.hotPost);
 }
 
 } // namespace yf::test

@@ -8,6 +8,7 @@
 #include "app/plots/plot.h"
 #include "app/widgets/quantity_field.h"
 #include "cli/verb.h"
+#include "core/job/start.h"
 #include "core/job/store/store.h"
 #include "core/text/number.h"
 #include "tests/support/demo_job.h"
@@ -332,12 +333,12 @@ TEST_F(Window, insertionPlacesOnTheRail) {
     click(find<QWidget>("insert_0_0"), {12, 14});
     auto* menu = find<QMenu>("insert_menu");
     ASSERT_TRUE(menu->isVisible());
-    // Six kinds of part, and under a line what would help this way.
+    // Six kinds of part, three of level control, and under a line what would help this way.
     const auto parts = std::ranges::count_if(menu->actions(), [](const QAction* action) {
         return !action->isSeparator() &&
                !action->objectName().startsWith(QStringLiteral("insert_help"));
     });
-    EXPECT_EQ(parts, 6);
+    EXPECT_EQ(parts, 9);
     EXPECT_NE(menu->findChild<QAction*>(QStringLiteral("insert_help_flatten")), nullptr);
     choose(menu, "insert_line_R");
     settle();

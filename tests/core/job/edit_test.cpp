@@ -4,6 +4,7 @@
 #include "core/job/first_value.h"
 #include "core/job/history.h"
 #include "core/job/new_job.h"
+#include "core/job/start.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 
@@ -381,8 +382,10 @@ TEST(Start, threeWaysAreTheBooksForEachDriver) {
 // First order in series: the drivers' voltages add up to the source whatever they are (exact,
 // docs/theory/network.md), and only Butterworth's follow the book.
 TEST(Start, inSeriesTheDriversShareTheVoltage) {
-    const job::Start start{
-        .alignment = network::Alignment::butterworth, .order = 1, .fx = 2500.0, .series = true};
+    const job::Start start{.alignment = network::Alignment::butterworth,
+                           .order = 1,
+                           .fx = 2500.0,
+                           .plan = job::Plan::series};
     const auto started = job::startedNetwork(demoJob(), demoCabinet(), start);
     ASSERT_TRUE(started.ok());
     EXPECT_EQ(std::get<network::Ways>(started->tree()->end).join, network::Joining::series);
@@ -400,14 +403,16 @@ TEST(Start, inSeriesTheDriversShareTheVoltage) {
     for (std::size_t k = 0; k < solution->impedances.size(); ++k) {
         ASSERT_NEAR(std::abs(solution->drives[0][k] + solution->drives[1][k]), 1.0, 1e-12);
     }
-    EXPECT_FALSE(job::startedNetwork(demoJob(), demoCabinet(), {.order = 4, .series = true}).ok());
+    EXPECT_FALSE(
+        job::startedNetwork(demoJob(), demoCabinet(), {.order = 4, .plan = job::Plan::series})
+            .ok());
     EXPECT_FALSE(job::startedNetwork(hallJob(),
                                      *job::findCabinet(hallJob(), "left"),
                                      {.alignment = network::Alignment::butterworth,
                                       .order = 1,
                                       .fx = 400.0,
                                       .upper = {3000.0},
-                                      .series = true})
+                                      .plan = job::Plan::series})
                      .ok());
 }
 

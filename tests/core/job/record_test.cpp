@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/difference.h"
 #include "core/job/record.h"
+#include "core/job/start.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 

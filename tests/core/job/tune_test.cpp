@@ -3,7 +3,9 @@
 #include "core/job/edit.h"
 #include "core/job/tune_study.h"
 #include "core/job/usable_band.h"
+#include "core/network/prototype.h"
 #include "core/quantity/level.h"
+#include "core/speaker/crossover.h"
 #include "tests/support/demo_job.h"
 
 #include <gtest/gtest.h>
@@ -80,7 +82,7 @@ TEST(JobTune, theDemoBecomesFlatWithinItsLimits) {
 }
 
 TEST(JobTune, boughtValuesStayWithin) {
-    const Outcome r = run(turned(), {.series = network::ESeries::E12});
+    const Outcome r = run(turned(), {.values = {.series = network::ESeries::E12}});
     EXPECT_TRUE(r.tuned.found.allowed);
     EXPECT_LT(r.result.corridor->deviation, 1.5);
     // ±5 % of coils and resistors, ±10 % of capacitors.
@@ -93,6 +95,73 @@ TEST(JobTune, boughtValuesStayWithin) {
                     part.value == network::nearestValue(part.value, network::ESeries::E12))
             << part.id;
     }
+}
+
+// With slopes wanted each way keeps closer to its Linkwitz-Riley where it crosses today.
+TEST(JobTune, waysFollowTheSlopesAskedFor) {
+    const auto offOf = [](const Outcome& r, const std::vector<double>& fx) {
+        const auto D =
+            network::prototype({.alignment = network::Alignment::linkwitzRiley, .order = 4});
+        double squares = 0.0;
+        double level = 0.0;
+        int count = 0;
+        for (const bool second : {false, true}) {
+            for (std::size_t q = 0; q < 3; ++q) {
+                for (std::size_t k = 0; k < r.result.axis.size(); ++k) {
+                    const double f = r.result.axis[k];
+                    double wanted = 0.0;
+                    if (q > 0) {
+                        wanted +=
+                            quantity::decibels(std::abs(network::filterAt(D, f / fx[q - 1], true)));
+                    }
+                    if (q < 2) {
+                        wanted +=
+                            quantity::decibels(std::abs(network::filterAt(D, f / fx[q], false)));
+                    }
+                    if (wanted < -20.0 || f < 150.0 || f > 12000.0) {
+                        continue;
+                    }
+                    const double off =
+                        quantity::decibels(std::abs(r.result.ways[q].pressure[k])) - wanted;
+                    if (!second) {
+                        level += off;
+                        ++count;
+                    } else {
+                        squares += (off - level / count) * (off - level / count);
+                    }
+                }
+            }
+        }
+        return std::sqrt(squares / count);
+    };
+    const Outcome free = run(turned(), {.polarities = false});
+    const Outcome held = run(turned(), {.slopes = 4, .polarities = false});
+    std::vector<double> fx;
+    const auto evaluation = job::evaluate(turned());
+    const auto& ways = evaluation.find("left")->ways;
+    for (std::size_t q = 0; q + 1 < ways.size(); ++q) {
+        fx.push_back(speaker::crossover(
+                         {evaluation.find("left")->axis, ways[q].pressure, ways[q + 1].pressure})
+                         ->fx);
+    }
+    EXPECT_LT(offOf(held, fx), 0.8 * offOf(free, fx));
+    EXPECT_TRUE(held.tuned.found.allowed);
+    // What is told is the sum's own error.
+    const job::Target& target = job::findCabinet(turned(), "left")->target;
+    double sum = 0.0;
+    double squares = 0.0;
+    int count = 0;
+    for (std::size_t k = 0; k < held.result.axis.size(); ++k) {
+        if (held.result.axis[k] >= target.from && held.result.axis[k] <= target.to) {
+            const double level = quantity::decibels(std::abs(held.result.sum[k]));
+            sum += level;
+            squares += level * level;
+            ++count;
+        }
+    }
+    EXPECT_NEAR(held.tuned.found.standing.rms(),
+                std::sqrt(squares / count - sum * sum / count / count),
+                0.01);
 }
 
 TEST(JobTune, eachChangedPartBuysSomething) {

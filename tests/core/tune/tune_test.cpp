@@ -196,6 +196,35 @@ TEST(Tune, neverOffersWhatBreaksFloorOrLimit) {
     EXPECT_EQ(hopeless->stop, tune::Stop::floorUnreachable);
 }
 
+// A drawer with a few parts of each kind: the network ends in them, none taken twice.
+TEST(Tune, endsInOwnParts) {
+    const network::Network n = networkFrom(twoWay);
+    const tune::Problem p = problem(n, wide());
+    const tune::Found exact = tune::tuneValues(p, {});
+    network::EndValues values;
+    std::array<std::size_t, 3> kinds{};
+    for (const network::Part& part : network::parts(exact.circuit)) {
+        ++kinds[static_cast<std::size_t>(part.kind)];
+        for (const double factor : {0.9, 1.05}) {
+            network::OwnedPart owned{.part = network::withValue(part, part.value * factor)};
+            owned.part.id = std::string(1, network::letter(part.kind));
+            values.stock.push_back(owned);
+        }
+    }
+    const tune::Found bought = tune::purchasable(p, exact, values, {});
+    std::vector<double> taken;
+    for (const network::Part& part : network::parts(bought.circuit)) {
+        const bool there = std::ranges::any_of(values.stock, [&](const network::OwnedPart& o) {
+            return o.part.kind == part.kind && o.part.value == part.value;
+        });
+        EXPECT_TRUE(there) << part.id << ' ' << part.value;
+        EXPECT_EQ(std::ranges::find(taken, part.value), taken.end()) << part.id;
+        taken.push_back(part.value);
+    }
+    EXPECT_GE(bought.standing.cost, exact.standing.cost);
+    EXPECT_LT(bought.standing.rms(), 4.0 * exact.standing.rms() + 1.0);
+}
+
 // Rounding each value by itself throws away half of what tuning gained, or breaks a limit.
 TEST(Tune, boughtValuesAreBetterThanRoundedOnes) {
     int worse = 0;
@@ -215,7 +244,7 @@ TEST(Tune, boughtValuesAreBetterThanRoundedOnes) {
                     rounded, network::withValue(part, network::nearestValue(part.value, series)));
             }
             const tune::Found plain = tune::judged(p, rounded);
-            const tune::Found bought = tune::purchasable(p, exact, series, {});
+            const tune::Found bought = tune::purchasable(p, exact, {.series = series}, {});
             EXPECT_GE(bought.standing.cost, exact.standing.cost);
             EXPECT_TRUE(bought.allowed);
             EXPECT_TRUE(!plain.allowed || bought.standing.cost <= plain.standing.cost);
