@@ -64,7 +64,14 @@
 #include "core/sim/room.h"
 #include "core/sim/specimen.h"
 #include "core/sim/trial.h"
+#include "core/sim/wiring_trial.h"
+#include "core/speaker/align.h"
+#include "core/speaker/before_after.h"
+#include "core/speaker/cost.h"
 #include "core/speaker/findings.h"
+#include "core/speaker/max_level.h"
+#include "core/speaker/null_test.h"
+#include "core/speaker/polar.h"
 #include "core/tune/tune.h"
 
 #include <ctime>
@@ -258,7 +265,16 @@ const std::vector<Verb>& verbs() {
             "network", "trial", "what is found for seeded drivers, and what a hand does"),
         verb<&network::biquad>("network", "biquad", "sections of a filter at line level"),
         verb<&network::loadOf>("network", "load", "what the amplifier sees, and warnings"),
+        verb<&speaker::sum>("speaker", "sum", "all drivers at one point of space"),
+        verb<&speaker::polar>("speaker", "polar", "angles in one plane, power, lobes"),
+        verb<&speaker::align>("speaker", "align", "polarity and delay of two neighbours"),
+        verb<&speaker::nullTest>("speaker", "null-test", "what a notch says of level and phase"),
+        verb<&speaker::diffraction>("speaker", "diffraction", "what a front does to a driver"),
         verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
+        verb<&speaker::power>("speaker", "power", "how loud, and what stops it"),
+        verb<&speaker::compareStates>("speaker", "compare", "before and after, fairly"),
+        verb<&speaker::cost>("speaker", "cost", "what ways of repair cost"),
+        verb<&sim::wiringTrial>("speaker", "trial", "how well wrong wiring is found"),
         verb<&report::show>("job", "show", "drivers, cabinets and figures of a job file"),
         verb<&report::exportJob>("job", "export", "network, document or tables of a job file"),
         verb<&report::exportTakeOf>(
