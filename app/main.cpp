@@ -91,7 +91,7 @@ int main(int argc, char** argv) {
                                    QStringLiteral("name"));
     const QCommandLineOption stage(
         QStringLiteral("stage"),
-        QStringLiteral("Stage to show: intake, check, measure, box or network."),
+        QStringLiteral("Stage to show: intake, check, measure, box, network or align."),
         QStringLiteral("id"),
         QStringLiteral("network"));
     const QCommandLineOption driver(QStringLiteral("driver"),
@@ -150,7 +150,8 @@ int main(int argc, char** argv) {
                                     QStringLiteral("check"),
                                     QStringLiteral("measure"),
                                     QStringLiteral("box"),
-                                    QStringLiteral("network")};
+                                    QStringLiteral("network"),
+                                    QStringLiteral("align")};
     if (!stages.contains(parser.value(stage))) {
         return refuse(QStringLiteral("--stage: '%1' given, must be one of %2")
                           .arg(parser.value(stage), stages.join(QStringLiteral(", "))));

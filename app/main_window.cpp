@@ -326,6 +326,13 @@ void MainWindow::connectDesk() {
     connect(&desk_, &Desk::placeWanted, this, &MainWindow::offerPlace);
 }
 
+/// Where a job opens: the whole speaker at a glance.
+Stage* MainWindow::firstStage() const {
+    const auto network = std::ranges::find_if(
+        stages_, [](const Stage* stage) { return stage->id() == QStringLiteral("network"); });
+    return network == stages_.end() ? stages_.back() : *network;
+}
+
 void MainWindow::openedJob() {
     notice_->clear();
     differences_->setVisible(false);
@@ -334,7 +341,7 @@ void MainWindow::openedJob() {
         part->setVisible(true);
     }
     setFindingsShown(findingsWanted_);
-    showStage(stage_ == nullptr ? stages_.back() : stage_);
+    showStage(stage_ == nullptr ? firstStage() : stage_);
     displayRecord();
     updateTitle();
     front_->setFocus();
@@ -433,6 +440,7 @@ void MainWindow::showStage(Stage* stage) {
         }
     }
     pages_->setCurrentWidget(stage);
+    front_->setSawing(stage->id() == QStringLiteral("align"));
     route_->setCurrent(stage);
     setFindingsShown(findingsWanted_);
     displayAll();
@@ -491,13 +499,15 @@ void MainWindow::showFinding(const speaker::Finding& finding) {
     if (!subject.driver.empty()) {
         desk_.chooseDriver(words(subject.driver));
     }
-    const bool ofTake = !subject.take.empty();
+    const bool ofAlign = rule.id.starts_with("align.") || rule.id.starts_with("polar.");
+    const bool ofTake = !subject.take.empty() && !ofAlign;
     const bool ofBox =
         rule.id.starts_with("box.") || rule.id.starts_with("port.") || rule.id == "driver.schools";
     chooseStage(ofTake                           ? QStringLiteral("measure")
                 : rule.id.starts_with("intake.") ? QStringLiteral("intake")
                 : rule.id.starts_with("bench.")  ? QStringLiteral("check")
                 : ofBox                          ? QStringLiteral("box")
+                : ofAlign                        ? QStringLiteral("align")
                                                  : QStringLiteral("network"));
     // The crossover that it is about, if it is about one.
     std::optional<double> fx;
@@ -932,6 +942,7 @@ void MainWindow::reveal(const QString& part) {
         stage_->reveal(part);
     } else if (part.startsWith(QLatin1String("measure:")) ||
                part.startsWith(QLatin1String("box:")) ||
+               part.startsWith(QLatin1String("align:")) ||
                part.startsWith(QLatin1String("network:"))) {
         stage_->reveal(part.mid(part.indexOf(u':') + 1));
     } else if (part.startsWith(QLatin1String("wait:"))) {

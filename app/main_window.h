@@ -95,6 +95,7 @@ private:
     void connectParts();
     void connectStage(Stage* stage);
     void connectDesk();
+    [[nodiscard]] Stage* firstStage() const;
     void openedJob();
     void displayAll();
     void displayRecord();

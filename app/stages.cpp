@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/stages.h"
 
+#include "app/align/align_stage.h"
 #include "app/box/box_stage.h"
 #include "app/check/check_stage.h"
 #include "app/intake/intake_stage.h"
@@ -14,7 +15,8 @@ QVector<Stage*> makeStages(QWidget* parent) {
             new CheckStage(parent),
             new MeasureStage(parent),
             new BoxStage(parent),
-            new NetworkStage(parent)};
+            new NetworkStage(parent),
+            new AlignStage(parent)};
 }
 
 } // namespace yf::app

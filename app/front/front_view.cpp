@@ -91,6 +91,14 @@ void FrontView::describe() {
     setToolTip(said.join(QStringLiteral("\n")));
 }
 
+void FrontView::setSawing(bool sawing) {
+    sawing_ = sawing;
+    grip_.reset();
+    if (!sawing && !editing_) {
+        unsetCursor();
+    }
+}
+
 void FrontView::setEditing(bool editing) {
     editing_ = editing;
     grip_.reset();
@@ -211,8 +219,11 @@ void FrontView::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton) {
         return;
     }
-    if (editing_) {
+    if (editing_ || sawing_) {
         grip_ = gripAt(event->position());
+        if (!editing_ && grip_ && grip_->kind != Grip::Kind::driver) {
+            grip_.reset();
+        }
     }
     if (const FrontSpot* spot = spotAt(event->position())) {
         choose(spot - front_.spots.data());
@@ -224,10 +235,13 @@ void FrontView::mouseMoveEvent(QMouseEvent* event) {
         follow(event->position());
         return;
     }
-    if (!editing_) {
+    if (!editing_ && !sawing_) {
         return;
     }
-    const auto grip = gripAt(event->position());
+    auto grip = gripAt(event->position());
+    if (!editing_ && grip && grip->kind != Grip::Kind::driver) {
+        grip.reset();
+    }
     setCursor(!grip                              ? Qt::ArrowCursor
               : grip->kind == Grip::Kind::driver ? Qt::SizeAllCursor
               : grip->kind == Grip::Kind::right  ? Qt::SizeHorCursor
@@ -269,8 +283,19 @@ void FrontView::follow(const QPointF& point) {
 }
 
 void FrontView::moveTo(const std::string& driver, double x, double y) {
-    Q_EMIT edited(job::moveDriver(
-        cabinet_.id, {driver, onGrid(x), onGrid(y)}, "move:" + cabinet_.id + "/" + driver));
+    const std::string key = "move:" + cabinet_.id + "/" + driver;
+    if (!editing_) {
+        const auto mount = std::ranges::find(cabinet_.mounts, driver, &job::Mount::driver);
+        if (mount == cabinet_.mounts.end()) {
+            return;
+        }
+        job::Mount to = *mount;
+        to.x = onGrid(x);
+        to.y = onGrid(y);
+        Q_EMIT edited(job::shiftDriver(cabinet_.id, to, key));
+        return;
+    }
+    Q_EMIT edited(job::moveDriver(cabinet_.id, {driver, onGrid(x), onGrid(y)}, key));
 }
 
 void FrontView::nudge(double dx, double dy) {
@@ -289,7 +314,9 @@ void FrontView::keyPressEvent(QKeyEvent* event) {
     const qsizetype now = found == front_.spots.end() ? 0 : found - front_.spots.begin();
     const double step =
         (event->modifiers() & Qt::ShiftModifier) != 0 ? 10.0 * millimetre : millimetre;
-    const bool walks = !editing_;
+    // Where the saw is at hand the arrows walk; with Ctrl they move.
+    const bool moves = editing_ || (sawing_ && (event->modifiers() & Qt::ControlModifier) != 0);
+    const bool walks = !moves;
     switch (event->key()) {
     case Qt::Key_Up:
         walks ? choose(now - 1) : nudge(0.0, step);
@@ -305,7 +332,7 @@ void FrontView::keyPressEvent(QKeyEvent* event) {
         return;
     case Qt::Key_Left:
     case Qt::Key_Right:
-        if (editing_) {
+        if (moves) {
             nudge(event->key() == Qt::Key_Left ? -step : step, 0.0);
             return;
         }
@@ -317,7 +344,7 @@ void FrontView::keyPressEvent(QKeyEvent* event) {
 }
 
 void FrontView::keyReleaseEvent(QKeyEvent* event) {
-    if (editing_ && !event->isAutoRepeat()) {
+    if ((editing_ || sawing_) && !event->isAutoRepeat()) {
         Q_EMIT gestureEnded();
     }
     QWidget::keyReleaseEvent(event);

@@ -26,6 +26,10 @@ public:
 
     void setEditing(bool editing);
 
+    /// Drivers are dragged as with a saw: measured curves are carried on from where they were
+    /// taken. Ctrl with the arrows moves the chosen one by 1 mm, with Shift by 10.
+    void setSawing(bool sawing);
+
     [[nodiscard]] bool editing() const { return editing_; }
 
     /// Middle of a driver in this widget, for tests and for dropping.
@@ -82,6 +86,7 @@ private:
     std::string chosen_;
     std::string dropTarget_;
     bool editing_{};
+    bool sawing_{};
     std::optional<Grip> grip_;
 };
 

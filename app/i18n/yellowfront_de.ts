@@ -3807,6 +3807,106 @@ Ohm gegen den Aufdruck.</translation>
         <source>slopes are taken where neighbours cross today</source>
         <translation>Flanken werden dort genommen, wo Nachbarn sich heute kreuzen</translation>
     </message>
+    <message>
+        <source>Change where one listens</source>
+        <translation>Den Hörplatz ändern</translation>
+    </message>
+    <message>
+        <source>Change the front&apos;s edges</source>
+        <translation>Die Kanten der Front ändern</translation>
+    </message>
+    <message>
+        <source>Draw the wiring as it is</source>
+        <translation>Die Verdrahtung zeichnen, wie sie ist</translation>
+    </message>
+    <message>
+        <source>%1 20 mm up</source>
+        <translation>%1 20 mm höher</translation>
+    </message>
+    <message>
+        <source>%1 20 mm down</source>
+        <translation>%1 20 mm tiefer</translation>
+    </message>
+    <message>
+        <source>%1 5 mm out</source>
+        <translation>%1 5 mm vor</translation>
+    </message>
+    <message>
+        <source>%1 5 mm in</source>
+        <translation>%1 5 mm zurück</translation>
+    </message>
+    <message>
+        <source>%1 to the other side</source>
+        <translation>%1 auf die andere Seite</translation>
+    </message>
+    <message>
+        <source>must be at most half the shorter side, %1</source>
+        <translation>muss höchstens die halbe kürzere Seite sein, %1</translation>
+    </message>
+    <message>
+        <source>excellent</source>
+        <translation>hervorragend</translation>
+    </message>
+    <message>
+        <source>good</source>
+        <translation>gut</translation>
+    </message>
+    <message>
+        <source>improvable</source>
+        <translation>verbesserbar</translation>
+    </message>
+    <message>
+        <source>not aligned</source>
+        <translation>nicht abgestimmt</translation>
+    </message>
+    <message>
+        <source>responses of both with one time reference</source>
+        <translation>Frequenzgänge beider mit einem Zeitbezug</translation>
+    </message>
+    <message>
+        <source>responses that reach an octave beyond the crossover</source>
+        <translation>Frequenzgänge, die eine Oktave über die Trennung hinausreichen</translation>
+    </message>
+    <message>
+        <source>a take of %1 and %2 together</source>
+        <translation>eine Aufnahme von %1 und %2 zusammen</translation>
+    </message>
+    <message>
+        <source>three takes that share half an octave</source>
+        <translation>drei Aufnahmen, die eine halbe Oktave gemeinsam haben</translation>
+    </message>
+    <message>
+        <source>drivers that overlap</source>
+        <translation>Chassis, die sich überlappen</translation>
+    </message>
+    <message>
+        <source>Two delays explain the sum: repeat the three takes without the network, or with the microphone raised by a known height.</source>
+        <translation>Zwei Verzögerungen erklären die Summe: die drei Aufnahmen ohne die Weiche wiederholen, oder mit dem Mikrofon um eine bekannte Höhe versetzt.</translation>
+    </message>
+    <message>
+        <source>Common reference and three takes differ by more than both allow: something moved between them, or a level changed; repeat the take of both together.</source>
+        <translation>Zeitbezug und drei Aufnahmen weichen um mehr ab, als beide zulassen: Dazwischen hat sich etwas bewegt oder ein Pegel geändert; die Aufnahme beider zusammen wiederholen.</translation>
+    </message>
+    <message>
+        <source>Only the drivers&apos; depth is known, good to 10 mm: take both with one time reference, or each alone and both together.</source>
+        <translation>Nur die Tiefe der Chassis ist bekannt, auf 10 mm genau: beide mit einem Zeitbezug aufnehmen, oder jedes allein und beide zusammen.</translation>
+    </message>
+    <message>
+        <source>The delay is not known to 15 degrees at the crossover: take one of them turned over as well, or widen the overlap.</source>
+        <translation>Die Verzögerung ist bei der Trennung nicht auf 15 Grad bekannt: auch eine Aufnahme mit einem umgepolten machen, oder die Überlappung verbreitern.</translation>
+    </message>
+    <message>
+        <source>Wired otherwise than drawn</source>
+        <translation>Anders verdrahtet als gezeichnet</translation>
+    </message>
+    <message>
+        <source>The cabinet&apos;s own measurement is that of this driver the other way round: no other wiring fits it as well.</source>
+        <translation>Die Aufnahme des ganzen Gehäuses ist die mit diesem Chassis andersherum: Keine andere Verdrahtung passt so gut dazu.</translation>
+    </message>
+    <message>
+        <source>Check it with a 1.5 V cell at the terminals; draw it as it is wired, then decide.</source>
+        <translation>Mit einer 1,5-V-Zelle an den Klemmen prüfen; zeichnen, wie es verdrahtet ist, dann entscheiden.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -4004,6 +4104,360 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::AlignStage</name>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Phase between neighbours</source>
+        <translation>Phase zwischen Nachbarn</translation>
+    </message>
+    <message>
+        <source>In step</source>
+        <translation>Im Gleichschritt</translation>
+    </message>
+    <message>
+        <source>From the seat</source>
+        <translation>Vom Hörplatz</translation>
+    </message>
+    <message>
+        <source>Arrival</source>
+        <translation>Ankunft</translation>
+    </message>
+    <message>
+        <source>What helps</source>
+        <translation>Was hilft</translation>
+    </message>
+    <message>
+        <source>Draw it as it is wired</source>
+        <translation>Zeichnen, wie es verdrahtet ist</translation>
+    </message>
+    <message>
+        <source>Under the pointer it is drawn; a click does it, and can be undone.</source>
+        <translation>Unter dem Zeiger wird es gezeichnet; ein Klick tut es und lässt sich zurücknehmen.</translation>
+    </message>
+    <message>
+        <source>Plane of the angles</source>
+        <translation>Ebene der Winkel</translation>
+    </message>
+    <message>
+        <source>up and down</source>
+        <translation>auf und ab</translation>
+    </message>
+    <message>
+        <source>left and right</source>
+        <translation>links und rechts</translation>
+    </message>
+    <message>
+        <source>Distance of the ear</source>
+        <translation>Abstand des Ohrs</translation>
+    </message>
+    <message>
+        <source>Height of the listening axis on the front</source>
+        <translation>Höhe der Hörachse auf der Front</translation>
+    </message>
+    <message>
+        <source>Lower edge of the cabinet above the floor</source>
+        <translation>Unterkante des Gehäuses über dem Boden</translation>
+    </message>
+    <message>
+        <source>Ear of who sits, above the floor</source>
+        <translation>Ohr im Sitzen, über dem Boden</translation>
+    </message>
+    <message>
+        <source>Ear of who stands, above the floor</source>
+        <translation>Ohr im Stehen, über dem Boden</translation>
+    </message>
+    <message>
+        <source>Edges of the front</source>
+        <translation>Kanten der Front</translation>
+    </message>
+    <message>
+        <source>sharp</source>
+        <translation>scharf</translation>
+    </message>
+    <message>
+        <source>rounded</source>
+        <translation>gerundet</translation>
+    </message>
+    <message>
+        <source>chamfered</source>
+        <translation>gefast</translation>
+    </message>
+    <message>
+        <source>Radius or leg of the edges</source>
+        <translation>Radius oder Schenkel der Kanten</translation>
+    </message>
+    <message>
+        <source>with the front&apos;s edges</source>
+        <translation>mit den Kanten der Front</translation>
+    </message>
+    <message>
+        <source>What the front&apos;s size and edges would do to drivers whose curves were taken in a large wall. Curves taken in this cabinet hold it already: then it would count twice.</source>
+        <translation>Was Größe und Kanten der Front mit Chassis täten, deren Kurven in einer großen Wand aufgenommen wurden. In diesem Gehäuse aufgenommene Kurven enthalten es schon: Dann zählte es doppelt.</translation>
+    </message>
+    <message>
+        <source>with the floor</source>
+        <translation>mit dem Boden</translation>
+    </message>
+    <message>
+        <source>One reflection from a hard floor. A dip that it makes is the room&apos;s, not the speaker&apos;s.</source>
+        <translation>Eine Spiegelung an hartem Boden. Eine Senke von ihr gehört dem Raum, nicht dem Lautsprecher.</translation>
+    </message>
+    <message>
+        <source>ear at</source>
+        <translation>Ohr bei</translation>
+    </message>
+    <message>
+        <source>axis at</source>
+        <translation>Achse bei</translation>
+    </message>
+    <message>
+        <source>stand</source>
+        <translation>Ständer</translation>
+    </message>
+    <message>
+        <source>sitting</source>
+        <translation>sitzend</translation>
+    </message>
+    <message>
+        <source>standing</source>
+        <translation>stehend</translation>
+    </message>
+    <message>
+        <source>edges</source>
+        <translation>Kanten</translation>
+    </message>
+    <message>
+        <source>of</source>
+        <translation>von</translation>
+    </message>
+    <message>
+        <source>nothing yet</source>
+        <translation>noch nichts</translation>
+    </message>
+    <message>
+        <source>reversed !</source>
+        <translation>verpolt !</translation>
+    </message>
+    <message>
+        <source>null %1</source>
+        <translation>Null %1</translation>
+    </message>
+    <message>
+        <source>in quadrature</source>
+        <translation>in Quadratur</translation>
+    </message>
+    <message>
+        <source>never meet</source>
+        <translation>treffen sich nie</translation>
+    </message>
+    <message>
+        <source>%1 and %2, %3</source>
+        <translation>%1 und %2, %3</translation>
+    </message>
+    <message>
+        <source>nothing to show yet</source>
+        <translation>noch nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>present</source>
+        <translation>gegenwärtig</translation>
+    </message>
+    <message>
+        <source>%1 reversed</source>
+        <translation>%1 umgepolt</translation>
+    </message>
+    <message>
+        <source>sum</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>where it was taken</source>
+        <translation>wo aufgenommen wurde</translation>
+    </message>
+    <message>
+        <source>ears at %1 m</source>
+        <translation>Ohren bei %1 m</translation>
+    </message>
+    <message>
+        <source>front&apos;s edges added</source>
+        <translation>Kanten der Front hinzugefügt</translation>
+    </message>
+    <message>
+        <source>floor added</source>
+        <translation>Boden hinzugefügt</translation>
+    </message>
+    <message>
+        <source>two ways with responses are needed</source>
+        <translation>zwei Wege mit Frequenzgängen werden gebraucht</translation>
+    </message>
+    <message>
+        <source>%1 re %2</source>
+        <translation>%1 gegen %2</translation>
+    </message>
+    <message>
+        <source>solid where levels are within 10 dB; the band is ±30°, 0.3 dB of loss</source>
+        <translation>durchgezogen, wo die Pegel auf 10 dB beieinander sind; das Band ist ±30°, 0,3 dB Verlust</translation>
+    </message>
+    <message>
+        <source>Two ways with responses are needed to see how they go together.</source>
+        <translation>Zwei Wege mit Frequenzgängen werden gebraucht, um zu sehen, wie sie zusammengehen.</translation>
+    </message>
+    <message>
+        <source>Reverse %1</source>
+        <translation>%1 umpolen</translation>
+    </message>
+    <message>
+        <source>%1 and %2 never meet: no frequency at which the one takes over from the other.</source>
+        <translation>%1 und %2 treffen sich nie: keine Frequenz, bei der das eine vom anderen übernimmt.</translation>
+    </message>
+    <message>
+        <source>They meet at %1: phase %2, delay difference %3, %4 lost against both in step.</source>
+        <translation>Sie treffen sich bei %1: Phase %2, Laufzeitunterschied %3, %4 verloren gegen beide im Gleichschritt.</translation>
+    </message>
+    <message>
+        <source>▲ Reversing one raises the octave around %1 by %2: this dip is wiring, not design. A 1.5 V cell at the terminals confirms it.</source>
+        <translation>▲ Eines umzupolen hebt die Oktave um %1 um %2: Diese Senke ist Verdrahtung, nicht Entwurf. Eine 1,5-V-Zelle an den Klemmen bestätigt es.</translation>
+    </message>
+    <message>
+        <source>✓ The polarity is right: reversing one would cost the octave %1.</source>
+        <translation>✓ Die Polung stimmt: Eines umzupolen kostete die Oktave %1.</translation>
+    </message>
+    <message>
+        <source>● In quadrature: reversing one changes the octave by %1 only. Choose by where the lobe goes, and by group delay.</source>
+        <translation>● In Quadratur: Eines umzupolen ändert die Oktave nur um %1. Danach wählen, wohin die Keule zeigt, und nach der Gruppenlaufzeit.</translation>
+    </message>
+    <message>
+        <source>Reversed, the null would be %1 deep at %2 (%3): at most %4 of phase or %5 of level are wrong.</source>
+        <translation>Umgepolt wäre die Null %1 tief bei %2 (%3): höchstens %4 Phase oder %5 Pegel sind falsch.</translation>
+    </message>
+    <message>
+        <source>Over the overlap the phase spreads by %1.</source>
+        <translation>In der Überlappung streut die Phase um %1.</translation>
+    </message>
+    <message>
+        <source>The cabinet&apos;s own take %1 is of another network than the one drawn now: take it anew, and the wiring as it is can be told from the wiring as it is drawn.</source>
+        <translation>Die Aufnahme %1 des ganzen Gehäuses ist von einer anderen Weiche als der jetzt gezeichneten: neu aufnehmen, dann lässt sich die Verdrahtung, wie sie ist, von der gezeichneten unterscheiden.</translation>
+    </message>
+    <message>
+        <source>No take of the whole cabinet on its axis yet: with one, the wiring as it is can be told from the wiring as it is drawn.</source>
+        <translation>Noch keine Aufnahme des ganzen Gehäuses auf seiner Achse: Mit einer lässt sich die Verdrahtung, wie sie ist, von der gezeichneten unterscheiden.</translation>
+    </message>
+    <message>
+        <source>▲ The cabinet&apos;s own take %1 is that of %2 the other way round than drawn: %3 at %4, confidence %5 %. Check with a battery.</source>
+        <translation>▲ Die Aufnahme %1 des ganzen Gehäuses ist die mit %2 andersherum als gezeichnet: %3 bei %4, Gewissheit %5 %. Mit einer Batterie prüfen.</translation>
+    </message>
+    <message>
+        <source>✓ The cabinet&apos;s own take %1 agrees with the wiring as it is drawn.</source>
+        <translation>✓ Die Aufnahme %1 des ganzen Gehäuses stimmt mit der gezeichneten Verdrahtung überein.</translation>
+    </message>
+    <message>
+        <source>● The cabinet&apos;s own take %1 does not tell the wirings apart.</source>
+        <translation>● Die Aufnahme %1 des ganzen Gehäuses unterscheidet die Verdrahtungen nicht.</translation>
+    </message>
+    <message>
+        <source>Responses of every driver are needed.</source>
+        <translation>Frequenzgänge aller Chassis werden gebraucht.</translation>
+    </message>
+    <message>
+        <source>%1 and %2 are %3 wavelengths apart%4.</source>
+        <translation>%1 und %2 sind %3 Wellenlängen auseinander%4.</translation>
+    </message>
+    <message>
+        <source> (▲ over 1.2: nulls inside 25°)</source>
+        <translation> (▲ über 1,2: Nullen innerhalb von 25°)</translation>
+    </message>
+    <message>
+        <source>The lobe points to %1.</source>
+        <translation>Die Keule zeigt nach %1.</translation>
+    </message>
+    <message>
+        <source>● Sides by the model of a stiff piston, cone areas guessed from the diameter.</source>
+        <translation>● Seiten nach dem Modell eines steifen Kolbens, Membranflächen aus dem Durchmesser geschätzt.</translation>
+    </message>
+    <message>
+        <source>● Sides by the model of a stiff piston.</source>
+        <translation>● Seiten nach dem Modell eines steifen Kolbens.</translation>
+    </message>
+    <message>
+        <source>✓ Sides as they were taken.</source>
+        <translation>✓ Seiten, wie sie aufgenommen wurden.</translation>
+    </message>
+    <message>
+        <source>Drivers off the middle: better towards the listener (%1 against %2 rms about the crossover).</source>
+        <translation>Chassis abseits der Mitte: besser zum Hörer hin (%1 gegen %2 rms um die Trennung).</translation>
+    </message>
+    <message>
+        <source>Drivers off the middle: better on the outer side (%1 against %2 rms about the crossover).</source>
+        <translation>Chassis abseits der Mitte: besser außen (%1 gegen %2 rms um die Trennung).</translation>
+    </message>
+    <message>
+        <source>Drag a driver on the Front: everything follows.</source>
+        <translation>Ein Chassis auf der Front ziehen: Alles folgt.</translation>
+    </message>
+    <message>
+        <source>%1 after %2, at %3:</source>
+        <translation>%1 nach %2, bei %3:</translation>
+    </message>
+    <message>
+        <source>common time reference</source>
+        <translation>gemeinsamer Zeitbezug</translation>
+    </message>
+    <message>
+        <source>three takes</source>
+        <translation>drei Aufnahmen</translation>
+    </message>
+    <message>
+        <source>depth of the drivers (rule of thumb)</source>
+        <translation>Tiefe der Chassis (Faustregel)</translation>
+    </message>
+    <message>
+        <source>    %1: %2 ± %3, %4 of way, %5 at the crossover%6</source>
+        <translation>    %1: %2 ± %3, %4 Weg, %5 bei der Trennung%6</translation>
+    </message>
+    <message>
+        <source>; ▲ ambiguous</source>
+        <translation>; ▲ mehrdeutig</translation>
+    </message>
+    <message>
+        <source>    %1: – needs %2</source>
+        <translation>    %1: – braucht %2</translation>
+    </message>
+    <message>
+        <source>%1 after %2</source>
+        <translation>%1 nach %2</translation>
+    </message>
+    <message>
+        <source>No two neighbours meet yet: nothing can arrive earlier or later.</source>
+        <translation>Noch treffen sich keine zwei Nachbarn: Nichts kann früher oder später ankommen.</translation>
+    </message>
+    <message>
+        <source>Align</source>
+        <translation>Ausrichten</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::AngleView</name>
+    <message>
+        <source>Map of angles: nothing to show yet</source>
+        <translation>Winkelkarte: noch nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>Level over frequency and angle, up and down</source>
+        <translation>Pegel über Frequenz und Winkel, auf und ab</translation>
+    </message>
+    <message>
+        <source>Level over frequency and angle, left and right</source>
+        <translation>Pegel über Frequenz und Winkel, links und rechts</translation>
+    </message>
+    <message>
+        <source>no responses yet</source>
+        <translation>noch keine Frequenzgänge</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::AnglesPage</name>
     <message>
         <source>%1: %2°</source>
@@ -4148,6 +4602,33 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 of 72 places are not measured and not between measured ones.</source>
         <translation>%1 von 72 Orten sind nicht gemessen und liegen nicht zwischen gemessenen.</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ArrivalView</name>
+    <message>
+        <source>one clock</source>
+        <translation>eine Uhr</translation>
+    </message>
+    <message>
+        <source>three takes</source>
+        <translation>drei Aufnahmen</translation>
+    </message>
+    <message>
+        <source>depth</source>
+        <translation>Tiefe</translation>
+    </message>
+    <message>
+        <source>Arrival of neighbours by each method, with its interval</source>
+        <translation>Ankunft der Nachbarn nach jedem Verfahren, mit ihrem Bereich</translation>
+    </message>
+    <message>
+        <source>not taken</source>
+        <translation>nicht gemacht</translation>
+    </message>
+    <message>
+        <source>later, µs →</source>
+        <translation>später, µs →</translation>
     </message>
 </context>
 <context>
@@ -5457,6 +5938,37 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::DialView</name>
+    <message>
+        <source>Length is level, angle is phase; the thick hand is the sum. Move the crosshair and the hands turn. Click a hand, or press its number, to turn that way over.</source>
+        <translation>Länge ist Pegel, Winkel ist Phase; der dicke Zeiger ist die Summe. Das Fadenkreuz bewegen, und die Zeiger drehen sich. Ein Klick auf einen Zeiger oder seine Zahl polt den Weg um.</translation>
+    </message>
+    <message>
+        <source>Dial: nothing to show here</source>
+        <translation>Zifferblatt: hier nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>%1 %2°</source>
+        <translation>%1 %2°</translation>
+    </message>
+    <message>
+        <source>Dial at %1: %2</source>
+        <translation>Zifferblatt bei %1: %2</translation>
+    </message>
+    <message>
+        <source>no responses yet</source>
+        <translation>noch keine Frequenzgänge</translation>
+    </message>
+    <message>
+        <source>sum</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>at %1; rings 10 dB apart</source>
+        <translation>bei %1; Ringe alle 10 dB</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::DifferencesStrip</name>
     <message>
         <source>Close</source>
@@ -6262,6 +6774,69 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Page of the guide</source>
         <translation>Seite des Handbuchs</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::HelpsPage</name>
+    <message>
+        <source>free</source>
+        <translation>umsonst</translation>
+    </message>
+    <message>
+        <source>a part</source>
+        <translation>ein Teil</translation>
+    </message>
+    <message>
+        <source>carpentry</source>
+        <translation>Holzarbeit</translation>
+    </message>
+    <message>
+        <source>Changes that would help, best first</source>
+        <translation>Änderungen, die hülfen, die beste zuerst</translation>
+    </message>
+    <message>
+        <source>change</source>
+        <translation>Änderung</translation>
+    </message>
+    <message>
+        <source>takes</source>
+        <translation>braucht</translation>
+    </message>
+    <message>
+        <source>window flatter by, dB</source>
+        <translation>Fenster ebener um, dB</translation>
+    </message>
+    <message>
+        <source>axis, dB</source>
+        <translation>Achse, dB</translation>
+    </message>
+    <message>
+        <source>least |Z|</source>
+        <translation>kleinste |Z|</translation>
+    </message>
+    <message>
+        <source>null, dB</source>
+        <translation>Null, dB</translation>
+    </message>
+    <message>
+        <source>Under the pointer, or with ↑ ↓, a change is drawn above. Enter or a double click makes it: one step that can be undone.</source>
+        <translation>Unter dem Zeiger oder mit ↑ ↓ wird eine Änderung oben gezeichnet. Enter oder ein Doppelklick macht sie: ein Schritt, der sich zurücknehmen lässt.</translation>
+    </message>
+    <message>
+        <source>Every single change is being tried …</source>
+        <translation>Jede einzelne Änderung wird versucht …</translation>
+    </message>
+    <message>
+        <source>Nothing can be tried yet: impedance and response of every driver are needed.</source>
+        <translation>Noch lässt sich nichts versuchen: Impedanz und Frequenzgang aller Chassis werden gebraucht.</translation>
+    </message>
+    <message>
+        <source>%1 single changes were tried; none makes the listening window flatter by 0.1 dB without harm to the axis or the amplifier. It is %2 dB rms.</source>
+        <translation>%1 einzelne Änderungen wurden versucht; keine macht das Hörfenster um 0,1 dB ebener, ohne Achse oder Verstärker zu schaden. Es ist %2 dB rms.</translation>
+    </message>
+    <message>
+        <source>The listening window is %1 dB rms from flat, the axis %2 dB. Of %3 single changes these would help most, each by itself; after one the list is another.</source>
+        <translation>Das Hörfenster ist %1 dB rms von eben entfernt, die Achse %2 dB. Von %3 einzelnen Änderungen hülfen diese am meisten, jede für sich; nach einer ist die Liste eine andere.</translation>
     </message>
 </context>
 <context>
@@ -10531,6 +11106,14 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>%1 networks tried, so far %2 rms from sum and slopes</source>
         <translation>%1 Weichen versucht, bisher %2 rms von Summe und Flanken</translation>
+    </message>
+    <message>
+        <source>beside the axis</source>
+        <translation>neben der Achse</translation>
+    </message>
+    <message>
+        <source>The sum 10° above and below and 30° to both sides counts half as much as the axis, each at its own level: from takes at angles where there are some, else by the model of a stiff piston.</source>
+        <translation>Die Summe 10° darüber und darunter und 30° zu beiden Seiten zählt halb so viel wie die Achse, jede auf ihrem eigenen Pegel: aus Aufnahmen unter Winkeln, wo es welche gibt, sonst nach dem Modell eines steifen Kolbens.</translation>
     </message>
 </context>
 <context>

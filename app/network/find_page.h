@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/network/aside.h"
+#include "app/widgets/aside.h"
 #include "app/network/front_chart.h"
 #include "app/stage.h"
 

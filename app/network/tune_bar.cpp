@@ -49,6 +49,12 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     inStep_->setToolTip(
         tr("Neighbours are to be in step about their crossover too, not only to add "
            "up: beside the axis the sum then holds better."));
+    besides_ = new QCheckBox(tr("beside the axis"), this);
+    besides_->setObjectName(QStringLiteral("tune_aside"));
+    besides_->setToolTip(
+        tr("The sum 10° above and below and 30° to both sides counts half as much as the axis, "
+           "each at its own level: from takes at angles where there are some, else by the model of "
+           "a stiff piston."));
     robust_ = new QCheckBox(tr("robust"), this);
     robust_->setObjectName(QStringLiteral("tune_robust"));
     robust_->setToolTip(
@@ -75,6 +81,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
     addLabelled(row, tr("slopes"), slopes_, 112);
+    row->addWidget(besides_);
     row->addWidget(inStep_);
     row->addWidget(robust_);
     row->addWidget(start_);
@@ -101,6 +108,7 @@ job::TuneWish TuneBar::wish() const {
                                                    : std::optional(2 * slopes_->currentIndex()),
             .changes = changes_->currentIndex(),
             .robust = robust_->isChecked(),
+            .aside = besides_->isChecked(),
             .inStep = inStep_->isChecked()};
 }
 
@@ -113,7 +121,8 @@ void TuneBar::enable() {
     start_->setText(aside_.running() ? tr("Stop") : tr("Tune"));
     take_->setVisible(!aside_.running() && best_);
     leave_->setVisible(!aside_.running() && best_);
-    for (QWidget* w : QList<QWidget*>{floor_, values_, slopes_, changes_, inStep_, robust_}) {
+    for (QWidget* w :
+         QList<QWidget*>{floor_, values_, slopes_, changes_, besides_, inStep_, robust_}) {
         w->setEnabled(!aside_.running());
     }
     Q_EMIT workChanged();

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/network/aside.h"
 #include "app/stage.h"
+#include "app/widgets/aside.h"
 #include "core/job/tune_study.h"
 
 #include <mutex>
@@ -70,6 +70,7 @@ private:
     QComboBox* values_{};
     QComboBox* changes_{};
     QComboBox* slopes_{};
+    QCheckBox* besides_{};
     QCheckBox* inStep_{};
     QCheckBox* robust_{};
     QPushButton* start_{};

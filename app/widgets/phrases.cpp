@@ -522,6 +522,36 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "own parts are listed at Parts"),
     QT_TRANSLATE_NOOP("core", "%1 and %2 do not cross"),
     QT_TRANSLATE_NOOP("core", "slopes are taken where neighbours cross today"),
+    QT_TRANSLATE_NOOP("core", "Change where one listens"),
+    QT_TRANSLATE_NOOP("core", "Change the front's edges"),
+    QT_TRANSLATE_NOOP("core", "Draw the wiring as it is"),
+    QT_TRANSLATE_NOOP("core", "%1 20 mm up"),
+    QT_TRANSLATE_NOOP("core", "%1 20 mm down"),
+    QT_TRANSLATE_NOOP("core", "%1 5 mm out"),
+    QT_TRANSLATE_NOOP("core", "%1 5 mm in"),
+    QT_TRANSLATE_NOOP("core", "%1 to the other side"),
+    QT_TRANSLATE_NOOP("core", "must be at most half the shorter side, %1"),
+    QT_TRANSLATE_NOOP("core", "excellent"),
+    QT_TRANSLATE_NOOP("core", "good"),
+    QT_TRANSLATE_NOOP("core", "improvable"),
+    QT_TRANSLATE_NOOP("core", "not aligned"),
+    QT_TRANSLATE_NOOP("core", "responses of both with one time reference"),
+    QT_TRANSLATE_NOOP("core", "responses that reach an octave beyond the crossover"),
+    QT_TRANSLATE_NOOP("core", "a take of %1 and %2 together"),
+    QT_TRANSLATE_NOOP("core", "three takes that share half an octave"),
+    QT_TRANSLATE_NOOP("core", "drivers that overlap"),
+    QT_TRANSLATE_NOOP("core",
+                      "Two delays explain the sum: repeat the three takes without the network, or "
+                      "with the microphone raised by a known height."),
+    QT_TRANSLATE_NOOP("core",
+                      "Common reference and three takes differ by more than both allow: something "
+                      "moved between them, or a level changed; repeat the take of both together."),
+    QT_TRANSLATE_NOOP("core",
+                      "Only the drivers' depth is known, good to 10 mm: take both with one time "
+                      "reference, or each alone and both together."),
+    QT_TRANSLATE_NOOP("core",
+                      "The delay is not known to 15 degrees at the crossover: take one of them "
+                      "turned over as well, or widen the overlap."),
 };
 
 } // namespace

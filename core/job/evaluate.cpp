@@ -2,10 +2,12 @@
 #include "core/job/evaluate.h"
 
 #include "core/job/box_study.h"
+#include "core/job/directions.h"
 #include "core/job/facts.h"
 #include "core/network/solve.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <future>
 
@@ -103,6 +105,39 @@ std::vector<Complex> onAxis(const curve::Curve& curve, const Axis& axis) {
     return std::move(*values);
 }
 
+/// What the saw has moved sounds from where it sits now.
+void carryOn(std::vector<Complex>& pressure,
+             const Job& job,
+             const Cabinet& cabinet,
+             const Driver& driver,
+             const Axis& axis) {
+    const auto mount = std::ranges::find(cabinet.mounts, driver.id, &Mount::driver);
+    const auto carry =
+        mount == cabinet.mounts.end() ? std::nullopt : moved(job, cabinet, *mount, axis);
+    for (std::size_t k = 0; carry && k < pressure.size(); ++k) {
+        pressure[k] *= (*carry)[k];
+    }
+}
+
+/// The loads as taken, each from where its driver sits now.
+void placeLoads(const Job& job, const Cabinet& cabinet, AssembledCabinet& assembled) {
+    network::Loads loads = *assembled.taken;
+    for (network::Load& load : loads.drivers) {
+        if (load.pressure) {
+            carryOn(*load.pressure, job, cabinet, *findDriver(job, load.driver), assembled.axis);
+        }
+    }
+    assembled.loads = std::make_shared<const network::PreparedLoads>(std::move(loads));
+}
+
+/// Whether drivers that were moved since they were taken sit alike, listened to alike.
+bool sameMoves(const Cabinet& a, const Cabinet& b) {
+    const auto anyMoved = [](const Cabinet& c) {
+        return std::ranges::any_of(c.mounts, [](const Mount& m) { return m.taken.has_value(); });
+    };
+    return !(anyMoved(a) || anyMoved(b)) || (a.mounts == b.mounts && a.seat.axis == b.seat.axis);
+}
+
 AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
     const auto drivers = driversOf(job, cabinet);
     Survey s = survey(job, drivers);
@@ -147,7 +182,8 @@ AssembledCabinet assembleCabinet(const Job& job, const Cabinet& cabinet) {
         }
         assembled.audible = std::make_shared<const network::PreparedLoads>(std::move(*onAudible));
     }
-    assembled.loads = std::make_shared<const network::PreparedLoads>(std::move(loads));
+    assembled.taken = std::make_shared<const network::Loads>(std::move(loads));
+    placeLoads(job, cabinet, assembled);
     return assembled;
 }
 
@@ -361,12 +397,72 @@ void assembleBox(const Job& job,
 
 } // namespace
 
+namespace {
+
+/// Its curves in use are the same, and believed alike.
+bool sameCurves(const Job& before, const Job& after, const std::string& id) {
+    const Driver* a = findDriver(before, id);
+    const Driver* b = findDriver(after, id);
+    if (a == nullptr || b == nullptr || *a != *b) {
+        return false;
+    }
+    return std::ranges::all_of(
+        std::array{TakeKind::impedance, TakeKind::response}, [&](TakeKind kind) {
+            const Take* one = takeInUse(before, *a, kind);
+            const Take* two = takeInUse(after, *b, kind);
+            return (one == nullptr) == (two == nullptr) &&
+                   (one == nullptr || (one->id == two->id && one->curveKey == two->curveKey &&
+                                       one->distance == two->distance));
+        });
+}
+
+/// A cabinet whose drivers and takes are as before: only what was moved is placed anew.
+AssembledCabinet
+assembleAsBefore(const Job& job, const Cabinet& cabinet, const EarlierAssembly* earlier) {
+    const auto index = [&] {
+        const auto& before = earlier->job.cabinets;
+        return static_cast<std::size_t>(std::ranges::find(before, cabinet.id, &Cabinet::id) -
+                                        before.begin());
+    };
+    if (earlier == nullptr || index() >= earlier->assembly.cabinets.size()) {
+        return assembleCabinet(job, cabinet);
+    }
+    const Cabinet& before = earlier->job.cabinets[index()];
+    const auto ends = network::driverEnds(cabinet.circuit);
+    const bool same = std::ranges::equal(network::driverEnds(before.circuit),
+                                         ends,
+                                         {},
+                                         &network::DriverEnd::driver,
+                                         &network::DriverEnd::driver) &&
+                      std::ranges::all_of(ends, [&](const network::DriverEnd& end) {
+                          return sameDriver(earlier->job, job, end.driver) &&
+                                 sameCurves(earlier->job, job, end.driver);
+                      });
+    if (!same) {
+        return assembleCabinet(job, cabinet);
+    }
+    AssembledCabinet again = earlier->assembly.cabinets[index()];
+    if (again.taken && !sameMoves(before, cabinet)) {
+        placeLoads(job, cabinet, again);
+    }
+    return again;
+}
+
+} // namespace
+
 Assembly assemble(const Job& job, const EarlierAssembly* earlier) {
     Assembly assembly;
     for (const Cabinet& cabinet : job.cabinets) {
-        assembly.cabinets.push_back(assembleCabinet(job, cabinet));
+        assembly.cabinets.push_back(assembleAsBefore(job, cabinet, earlier));
     }
     for (const Driver& driver : job.drivers) {
+        if (earlier != nullptr && sameDriver(earlier->job, job, driver.id)) {
+            const auto known = earlier->assembly.readings.find(driver.id);
+            if (known != earlier->assembly.readings.end()) {
+                assembly.readings.insert(*known);
+            }
+            continue;
+        }
         const Take* take = takeInUse(job, driver, TakeKind::impedance);
         if (take != nullptr && take->curve->phase() != curve::Phase::none) {
             assembly.readings.emplace(driver.id,
@@ -400,7 +496,8 @@ bool sameMeasurements(const Job& before, const Job& after) {
                                   {},
                                   &network::DriverEnd::driver,
                                   &network::DriverEnd::driver) &&
-               std::ranges::equal(a.boxes, b.boxes, {}, &Enclosure::driver, &Enclosure::driver);
+               std::ranges::equal(a.boxes, b.boxes, {}, &Enclosure::driver, &Enclosure::driver) &&
+               sameMoves(a, b);
     };
     return std::ranges::equal(before.cabinets, after.cabinets, sameDrivers);
 }

@@ -18,7 +18,8 @@ namespace yf::job {
 struct AssembledCabinet {
     curve::Axis axis; ///< design-axis points that all curves in use cover
     std::shared_ptr<const network::PreparedLoads> loads;
-    network::LoadsOn impedances; ///< the same loads on any axis, without responses
+    std::shared_ptr<const network::Loads> taken; ///< the same before any wood was moved
+    network::LoadsOn impedances;                 ///< the same loads on any axis, without responses
     std::shared_ptr<const network::PreparedLoads>
         audible;                      ///< those, 20 Hz to 20 kHz as far as the data reach
     std::vector<std::string> missing; ///< sentences: what is not there yet and what it costs

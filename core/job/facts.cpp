@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/facts.h"
 
+#include "core/job/align_study.h"
 #include "core/job/box_facts.h"
 #include "core/network/ladder_edit.h"
 #include "core/network/network.h"
@@ -236,6 +237,24 @@ void putNeighbours(Collector& all,
     }
 }
 
+/// What the whole cabinet's take says, where it is of the network as it is drawn.
+void putWiring(Collector& all, std::size_t around, const CabinetView& view) {
+    const auto told = wiringTold(view.job, view.cabinet, view.result);
+    if (!told || !told->ofThisNetwork) {
+        return;
+    }
+    if (!speaker::isWrong(told->found)) {
+        all.put(around, "align.wired_otherwise", false);
+        return;
+    }
+    for (const std::string& driver : told->reversed) {
+        const std::size_t scope =
+            all.add({.cabinet = view.cabinet.id, .driver = driver, .take = told->take}, around);
+        all.put(scope, "align.wired_otherwise", true);
+        all.put(scope, "align.wiring_change_db", told->found.difference);
+    }
+}
+
 void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) {
     const auto ways = waysFromBelow(view);
     std::vector<std::optional<speaker::Crossover>> met;
@@ -340,6 +359,7 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
     }
     putIntake(all, scope, cabinet);
     putCrossovers(all, scope, view);
+    putWiring(all, scope, view);
     return scope;
 }
 

@@ -57,6 +57,8 @@ void followInTwin(Job& job, const Cabinet& cabinet) {
     twin->height = cabinet.height;
     twin->depth = cabinet.depth;
     twin->nominal = cabinet.nominal;
+    twin->edge = cabinet.edge;
+    twin->edgeSize = cabinet.edgeSize;
     if (twin->mounts.size() != cabinet.mounts.size()) {
         return;
     }
@@ -64,6 +66,11 @@ void followInTwin(Job& job, const Cabinet& cabinet) {
     for (std::size_t i = 0; i < cabinet.mounts.size(); ++i) {
         twin->mounts[i].x = side * cabinet.mounts[i].x;
         twin->mounts[i].y = cabinet.mounts[i].y;
+        twin->mounts[i].z = cabinet.mounts[i].z;
+        twin->mounts[i].taken = cabinet.mounts[i].taken;
+        if (twin->mounts[i].taken) {
+            twin->mounts[i].taken->x *= side;
+        }
     }
 }
 
@@ -168,6 +175,75 @@ Edit changeOutline(const std::string& cabinet, const Outline& outline, std::stri
             {}};
 }
 
+namespace {
+
+/// Where it was measured stays known while wood is moved.
+void keepTaken(Mount& mount) {
+    const Spot here{mount.x, mount.y, mount.z};
+    mount.taken = mount.taken.value_or(here);
+}
+
+} // namespace
+
+Edit shiftDriver(const std::string& cabinet, const Mount& to, std::string mergeKey) {
+    Edit edit = moveDriver(cabinet, to, std::move(mergeKey));
+    edit.apply = [cabinet, to](const Job& job) {
+        return withCabinet(job, cabinet, [&](Job& changed, Cabinet& c) -> Done {
+            const auto mount = std::ranges::find(c.mounts, to.driver, &Mount::driver);
+            if (mount == c.mounts.end()) {
+                return Error{"driver", "'" + to.driver + "' is not on this front", ""};
+            }
+            keepTaken(*mount);
+            mount->x = std::clamp(to.x, -c.width / 2.0, c.width / 2.0);
+            mount->y = std::clamp(to.y, -c.height / 2.0, c.height / 2.0);
+            mount->z = to.z;
+            if (Spot{mount->x, mount->y, mount->z} == *mount->taken) {
+                mount->taken.reset();
+            }
+            followInTwin(changed, c);
+            return done();
+        });
+    };
+    return edit;
+}
+
+Edit changeSeat(const std::string& cabinet, const Seat& seat, std::string mergeKey) {
+    return {"Change where one listens",
+            [cabinet, seat](const Job& job) {
+                return withCabinet(job, cabinet, [&](Job& changed, Cabinet& c) -> Done {
+                    c.seat = seat;
+                    if (Cabinet* twin = twinOf(changed, c)) {
+                        twin->seat = seat;
+                        twin->seat.aside = twin->mirrored == c.mirrored ? seat.aside : -seat.aside;
+                    }
+                    return done();
+                });
+            },
+            std::move(mergeKey),
+            {}};
+}
+
+Edit changeEdge(const std::string& cabinet, FrontEdge edge, double size) {
+    return {"Change the front's edges",
+            [cabinet, edge, size](const Job& job) {
+                return withCabinet(job, cabinet, [&](Job& changed, Cabinet& c) -> Done {
+                    const double most = 0.5 * std::min(c.width, c.height);
+                    if (!(size >= 0.0 && size <= most)) {
+                        return Error{"edge",
+                                     text::printEngineering(size, "m") + " given",
+                                     "must be at most half the shorter side, " +
+                                         text::printEngineering(most, "m")};
+                    }
+                    c.edge = edge;
+                    c.edgeSize = size;
+                    followInTwin(changed, c);
+                    return done();
+                });
+            },
+            {},
+            {}};
+}
+
 Edit moveDriver(const std::string& cabinet, const Mount& to, std::string mergeKey) {
     Edit edit;
     edit.name = "Move " + to.driver;
@@ -180,6 +256,7 @@ Edit moveDriver(const std::string& cabinet, const Mount& to, std::string mergeKe
             }
             mount->x = std::clamp(to.x, -c.width / 2.0, c.width / 2.0);
             mount->y = std::clamp(to.y, -c.height / 2.0, c.height / 2.0);
+            mount->taken.reset(); // what was written down was wrong: it sat here all the time
             followInTwin(changed, c);
             return done();
         });

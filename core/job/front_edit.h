@@ -24,8 +24,17 @@ struct Outline {
 [[nodiscard]] Edit
 changeOutline(const std::string& cabinet, const Outline& outline, std::string mergeKey = {});
 
-/// To a place on the front, from its middle; what would leave the front stops at its edge.
+/// To where it sits, from the middle of the front; what would leave the front stops at its edge.
 [[nodiscard]] Edit moveDriver(const std::string& cabinet, const Mount& to, std::string mergeKey);
+
+/// The same with the saw: its measured curve is carried on from where it was when it was taken.
+[[nodiscard]] Edit shiftDriver(const std::string& cabinet, const Mount& to, std::string mergeKey);
+
+/// Where one listens; the twin's listener is the same one.
+[[nodiscard]] Edit changeSeat(const std::string& cabinet, const Seat& seat, std::string mergeKey);
+
+/// Fails: more than half the shorter side.
+[[nodiscard]] Edit changeEdge(const std::string& cabinet, FrontEdge edge, double size);
 
 /// What is printed on a driver and what was found of it.
 struct DriverData {

@@ -154,6 +154,14 @@ std::string curveKey(const curve::Curve& curve) {
     return digest.hex();
 }
 
+std::string networkKey(const network::Circuit& circuit) {
+    Digest digest;
+    for (const char c : text::writeJson(circuit.write())) {
+        digest.add(static_cast<unsigned char>(c));
+    }
+    return digest.hex();
+}
+
 std::string_view bandName(Band band) {
     static constexpr std::array<std::string_view, 5> names{"sub", "low", "mid", "high", "top"};
     return names.at(static_cast<std::size_t>(band));

@@ -127,21 +127,72 @@ struct Driver {
     bool operator==(const Driver&) const = default;
 };
 
+/// A place on the front, and how far before it a driver's acoustic centre lies.
+struct Spot {
+    double x{}; ///< m from the middle, right as the listener sees it
+    double y{}; ///< m, up
+    double z{}; ///< m, out of the front; a cone's is below nought
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.x, q::x);
+        field(self.y, q::y);
+        field(self.z, q::z.orElse(0.0));
+    }
+
+    bool operator==(const Spot&) const = default;
+};
+
 /// Where a driver sits: from the middle of the front, x right as the listener sees it, y up.
 struct Mount {
     std::string driver;
     double x{};
     double y{};
+    double z{};                ///< m, out of the front
+    std::optional<Spot> taken; ///< where it was when its response was taken; absent: here
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.driver, q::Word{"driver", "which one"});
         field(self.x, q::x);
         field(self.y, q::y);
+        field(self.z, q::z.orElse(0.0));
+        field(self.taken, q::Group{"taken", "where it was when it was measured", true});
     }
 
     bool operator==(const Mount&) const = default;
 };
+
+/// Who listens, as a cabinet sees it.
+struct Seat {
+    std::optional<double> axis; ///< m, height on the front where the listening axis leaves it, from
+                                ///< its middle; absent: that of the highest driver
+    double distance{2.5};       ///< m
+    double aside{};             ///< rad, listener to the right of the axis; the speaker looks past
+    double stand{};             ///< m, floor to the lower edge of the cabinet
+    double sitting{1.0};        ///< m, ear above the floor
+    double standing{1.6};       ///< m
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.axis, q::y.as("axis_m", "height on the front, from its middle"));
+        field(self.distance, q::distance.within(0.3, 30.0).orElse(2.5));
+        field(
+            self.aside,
+            q::Quantity{"θ", "aside_deg", q::degree, "°", -80.0, 80.0, "to the right"}.orElse(0.0));
+        field(self.stand,
+              q::Quantity{"h", "stand_m", 1.0, "m", 0.0, 5.0, "under the cabinet"}.orElse(0.0));
+        field(self.sitting,
+              q::Quantity{"h", "sitting_m", 1.0, "m", 0.3, 3.0, "ear of who sits"}.orElse(1.0));
+        field(self.standing,
+              q::Quantity{"h", "standing_m", 1.0, "m", 0.3, 3.0, "ear of who stands"}.orElse(1.6));
+    }
+
+    bool operator==(const Seat&) const = default;
+};
+
+/// How the front ends.
+enum class FrontEdge { sharp, round, chamfer };
 
 /// What is wanted of the sum: flat within a tolerance over a range.
 struct Target {
@@ -173,7 +224,10 @@ struct Cabinet {
     std::optional<double> nominal; ///< Ω, as printed on the cabinet
     std::string twin;              ///< id of the other of a pair
     bool mirrored{};               ///< its mounts are those of the twin with x turned over
+    FrontEdge edge{};
+    double edgeSize{}; ///< m, radius or leg
     std::vector<Mount> mounts;
+    Seat seat;
     network::Circuit circuit;
     Target target;
     std::vector<Protector> protectors;
@@ -193,7 +247,11 @@ struct Cabinet {
         field(self.nominal, q::nominal);
         field(self.twin, q::Word{"twin", "the other of a pair", ""});
         field(self.mirrored, q::Flag{"mirrored", "a mirror image of its twin", false});
+        field(self.edge, q::Choice<3>{"edge", {"sharp", "round", "chamfer"}, "of the front", 0});
+        field(self.edgeSize,
+              q::Quantity{"e", "edge_m", 1.0, "m", 0.0, 0.5, "radius or leg of it"}.orElse(0.0));
         field(self.mounts, q::Group{"mounts", "places of the drivers"});
+        field(self.seat, q::Group{"seat", "who listens", true});
         field(self.circuit, q::Group{"network", "its crossover network"});
         field(self.target, q::Group{"target", "what is wanted of the sum"});
         field(self.protectors, q::Group{"protectors", "breakers, fuses, lamps", true});
@@ -331,6 +389,9 @@ struct Job {
 
 /// Digest of a curve's content: 64-bit FNV-1a over frequencies, values, phase and range, as hex.
 [[nodiscard]] std::string curveKey(const curve::Curve& curve);
+
+/// Digest of a network as it is drawn: whether a whole cabinet's take is of the present one.
+[[nodiscard]] std::string networkKey(const network::Circuit& circuit);
 
 /// "low", "mid" … as in the field list.
 [[nodiscard]] std::string_view bandName(Band band);

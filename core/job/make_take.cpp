@@ -302,6 +302,10 @@ Edit addRecordedTake(Take take) {
                 joined.id = freshTakeId(job);
                 joined.curveKey = curveKey(*joined.curve);
                 const Recorded& r = joined.recorded;
+                if (const Cabinet* cabinet = findCabinet(job, r.cabinet);
+                    r.driver.empty() && cabinet != nullptr) {
+                    joined.recorded.network = networkKey(cabinet->circuit);
+                }
                 const auto driver = std::ranges::find(changed.drivers, r.driver, &Driver::id);
                 if (!r.driver.empty() && driver == changed.drivers.end()) {
                     return Error{"driver", "'" + r.driver + "' is not in the job", ""};

@@ -30,6 +30,7 @@ struct Recorded {
     std::string condition; ///< "as received", "after new capacitors"
     std::string device;
     bool simulated{};
+    std::string network; ///< digest of the network that a whole cabinet had; see networkKey
     signal::SweepPlan sweep;
     std::optional<double> temperature; ///< °C
     double gateLeft{1e-3};
@@ -60,6 +61,7 @@ struct Recorded {
         field(self.condition, q::Word{"condition", "of the speaker", ""});
         field(self.device, q::Word{"device", "that recorded it", ""});
         field(self.simulated, q::Flag{"simulated", "by the simulated bench", false});
+        field(self.network, q::Word{"network", "digest of the cabinet's network then", ""});
         field(self.sweep, q::Group{"sweep", "what was played", true});
         field(self.temperature, q::temperature);
         field(self.gateLeft,

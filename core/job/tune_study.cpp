@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/tune_study.h"
 
+#include "core/job/directions.h"
 #include "core/job/usable_band.h"
 #include "core/network/prototype.h"
 #include "core/network/tolerance.h"
@@ -166,6 +167,27 @@ putSlopes(tune::Problem& problem, const network::Solution& solution, int order) 
     return std::nullopt;
 }
 
+/// Half as much as the axis, each at its own level: a flat axis with a hole beside it is none.
+void putAsides(const Job& job, const Cabinet& cabinet, tune::Problem& problem) {
+    constexpr double weight = 0.5;
+    constexpr double up = 10.0;
+    constexpr double side = 30.0;
+    for (const speaker::Direction& direction :
+         {speaker::Direction{0.0, up * quantity::degree},
+          speaker::Direction{0.0, -up * quantity::degree},
+          speaker::Direction{side * quantity::degree, 0.0},
+          speaker::Direction{-side * quantity::degree, 0.0}}) {
+        tune::Aside aside{.factors = carriedTo(job, cabinet, problem.goal.axis, direction),
+                          .weight = weight};
+        for (std::size_t q = 0; q < aside.factors.size(); ++q) {
+            for (std::size_t k = 0; k < aside.factors[q].size(); ++k) {
+                aside.factors[q][k] *= problem.factors[q][k];
+            }
+        }
+        problem.goal.asides.push_back(std::move(aside));
+    }
+}
+
 } // namespace
 
 Result<tune::Problem> tuneProblem(const Job& job,
@@ -189,6 +211,9 @@ Result<tune::Problem> tuneProblem(const Job& job,
     // Nor may it become much quieter than it is.
     constexpr double mayBeLost = 2.0;
     problem.goal.leastLevel = tune::judgedGoal(problem, cabinet.circuit).level - mayBeLost;
+    if (wish.aside) {
+        putAsides(job, cabinet, problem);
+    }
     if (wish.slopes) {
         if (auto error = putSlopes(problem, solution, *wish.slopes)) {
             return *error;
@@ -292,10 +317,11 @@ Tuned tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const Tune
         turned.circuit = problem.circuit;
         tuned.found = tune::purchasable(turned, tuned.found, wish.values, onward);
     }
-    if (!problem.goal.ways.empty()) {
+    if (!problem.goal.ways.empty() || !problem.goal.asides.empty()) {
         // People are told of the sum; the ways' slopes were a means.
         tune::Problem sum = problem;
         sum.goal.ways.clear();
+        sum.goal.asides.clear();
         for (tune::Found* told : {&tuned.before, &tuned.found}) {
             told->standing = tune::judgedGoal(sum, told->circuit);
         }

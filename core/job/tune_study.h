@@ -18,6 +18,7 @@ struct TuneWish {
     int changes{};             ///< at most so many parts; 0: all that are not fixed
     int starts{8};
     bool robust{}; ///< networks with parts off by their tolerances count too
+    bool aside{};  ///< the sum 10° above and below and 30° to both sides counts too
     bool inStep{}; ///< neighbours in step count too: dips beside the axis are less deep then
     bool polarities{true}; ///< every way but the first is tried both ways round; not with `changes`
 

@@ -146,6 +146,7 @@ inline constexpr Quantity x{"x",
                             "place from the middle of the front, right as the listener sees it"};
 inline constexpr Quantity y{
     "y", "y_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, up"};
+inline constexpr Quantity z{"z", "z_m", 1.0, "m", -5.0, 5.0, "acoustic centre, out of the front"};
 inline constexpr Quantity delay{"t", "delay_s", 1.0, "s", -0.1, 0.1, "extra delay"};
 
 } // namespace yf::quantity

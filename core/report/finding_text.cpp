@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/report/finding_text.h"
 
+#include "core/job/align_study.h"
 #include "core/job/intake_edit.h"
 #include "core/speaker/crossover.h"
 
@@ -233,6 +234,9 @@ remedy(const job::Job& job, const job::Evaluation& evaluation, const Finding& fi
     const std::string_view id = speaker::rules()[finding.rule].id;
     if (id == "align.reversed") {
         return turnTheWrongOne(job, evaluation, finding);
+    }
+    if (id == "align.wiring") {
+        return job::drawAsWired(finding.subject.cabinet, {finding.subject.driver});
     }
     if (id == "net.cap_value") {
         return renewCapacitor(job, finding);

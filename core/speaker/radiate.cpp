@@ -29,7 +29,11 @@ public:
         r0_ = length(*one.takenAt - one.place);
         back_ = length(*one.takenAt - all.listening.origin());
         D0_ = directivityAt(one.directivity, sightOf(one.place, one.axis, *one.takenAt), k);
-        std::ranges::transform(D0_, D0_.begin(), carriedFrom);
+        for (Complex& D : D0_) {
+            const Complex from = carriedFrom(D);
+            clamped_.push_back(from != D);
+            D = from;
+        }
     }
 
     void addTo(std::vector<Complex>& sum, const Point& point, double removed) const {
@@ -41,7 +45,9 @@ public:
         for (std::size_t i = 0; i < sum.size(); ++i) {
             const double turn = -k_[i] * path;
             const Complex late{level * std::cos(turn), level * std::sin(turn)};
-            const Complex to = common ? D[i] / D0_[i] : D[i];
+            const Complex to = !common       ? D[i]
+                               : clamped_[i] ? carriedFrom(D[i]) / D0_[i]
+                                             : D[i] / D0_[i];
             sum[i] += one_.pressure[i] * to * late;
         }
     }
@@ -52,6 +58,7 @@ private:
     double r0_{};
     double back_{};
     std::vector<Complex> D0_;
+    std::vector<bool> clamped_; ///< then the other end is held above −20 dB too: P0 stays as it is
 };
 
 } // namespace

@@ -16,7 +16,8 @@ namespace yf::speaker {
 ///   common  Pa at `takenAt`, all with one clock; the arrival over |takenAt − O| taken out. They
 ///           hold path, offset and panel already, and are carried on by ratios only:
 ///             p(P) = H·e^(−jk|P0−O|)·[D(ψ(P))/D(ψ(P0))]·[r(P0)/r(P)]·e^(−jk(r(P) − r(P0)))
-/// A |D(ψ(P0))| below −20 dB is taken as −20 dB: nothing can be carried on from a null.
+/// Where |D(ψ(P0))| is below −20 dB, both D are taken as no less than that: nothing can be carried
+/// on from a null.
 struct Radiator {
     std::string name;
     Point place;

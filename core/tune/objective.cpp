@@ -35,6 +35,21 @@ void addReal(RealBlock& acc, const Block& a, const Block& b) {
     }
 }
 
+/// Rows over the axis in blocks; the last one is filled up with its last value.
+std::vector<std::vector<Block>> blocksOf(const std::vector<std::vector<Complex>>& rows,
+                                         std::size_t count) {
+    std::vector<std::vector<Block>> all;
+    for (const auto& row : rows) {
+        auto& blocks = all.emplace_back(count);
+        for (std::size_t i = 0; i < count * blockSize; ++i) {
+            const Complex f = row[std::min(i, row.size() - 1)];
+            blocks[i / blockSize].re[i % blockSize] = f.real();
+            blocks[i / blockSize].im[i % blockSize] = f.imag();
+        }
+    }
+    return all;
+}
+
 } // namespace
 
 double Standing::rms() const {
@@ -46,30 +61,36 @@ struct Objective::Rows {
     Standing standing;
     bool withSlope{};
     std::size_t n{};
+
+    /// Sums of rows that share a free level.
+    struct Level {
+        double we{};           ///< Σ w·e
+        double ww{};           ///< Σ w²
+        std::vector<double> a; ///< Σ J·w
+    };
+
     double e2{};
-    double we{}; ///< Σ w·e of rows that the level enters
-    double ww{}; ///< Σ w²
+    std::vector<Level> levels; ///< the common one, then one for each direction aside
     std::vector<double> A;
     std::vector<double> g;
-    std::vector<double> a;    ///< Σ J·w
     std::vector<RealBlock> J; ///< of the rows being added
     double levelE{};          ///< of a level that is too low
     std::vector<double> levelJ;
 
-    /// Takes in one kind of residual over a block; `levelled` rows have −w in the level's column.
-    void take(const RealBlock& e, const RealBlock& weight, bool levelled) {
+    /// Takes in one kind of residual over a block; rows with a level have −w in its column.
+    void take(const RealBlock& e, const RealBlock& weight, Level* level) {
         e2 += dot(e, e);
-        if (levelled) {
-            we += dot(weight, e);
-            ww += dot(weight, weight);
+        if (level != nullptr) {
+            level->we += dot(weight, e);
+            level->ww += dot(weight, weight);
         }
         if (!withSlope) {
             return;
         }
         for (std::size_t p = 0; p < n; ++p) {
             g[p] += dot(J[p], e);
-            if (levelled) {
-                a[p] += dot(J[p], weight);
+            if (level != nullptr) {
+                level->a[p] += dot(J[p], weight);
             }
             for (std::size_t q = p; q < n; ++q) {
                 A[p * n + q] += dot(J[p], J[q]);
@@ -103,14 +124,9 @@ Objective::Objective(const network::Circuit& circuit,
         }
     }
     wanted_ = free;
-    const std::size_t points = goal_.axis.size();
-    for (const auto& row : factors) {
-        auto& blocks = factors_.emplace_back(loads.grid().blocks());
-        for (std::size_t i = 0; i < blocks.size() * blockSize; ++i) {
-            const Complex f = row[std::min(i, points - 1)];
-            blocks[i / blockSize].re[i % blockSize] = f.real();
-            blocks[i / blockSize].im[i % blockSize] = f.imag();
-        }
+    factors_ = blocksOf(factors, loads.grid().blocks());
+    for (const Aside& aside : goal_.asides) {
+        asideFactors_.push_back(blocksOf(aside.factors, loads.grid().blocks()));
     }
 }
 
@@ -214,6 +230,54 @@ void Objective::setEndSlopes(const Frame& f, Rows& rows, std::size_t end) {
     }
 }
 
+/// d(20 lg|S|) = 8.686·Re(Σ P_q·d ln P_q/S), times the frame's weight.
+void Objective::setSumSlopes(const Frame& f,
+                             Rows& rows,
+                             const std::vector<Block>& P,
+                             const Block& S) {
+    Block inverse;
+    reciprocal(inverse, S);
+    std::vector<Block> share(P.size());
+    for (std::size_t end = 0; end < P.size(); ++end) {
+        setProduct(share[end], P[end], inverse);
+        for (std::size_t k = 0; k < blockSize; ++k) {
+            share[end].re[k] *= perNeper * f.weight[k];
+            share[end].im[k] *= perNeper * f.weight[k];
+        }
+    }
+    for (std::size_t i = 0; i < free_.size(); ++i) {
+        rows.J[i].fill(0.0);
+        for (std::size_t end = 0; end < P.size(); ++end) {
+            if (const Block* log = sweep_.drivesLog(free_[i], end)) {
+                addReal(rows.J[i], share[end], *log);
+            }
+        }
+    }
+}
+
+/// The sum in another direction, its level its own; people are told of the axis alone.
+void Objective::addAside(Frame& f, Rows& rows, std::size_t which) {
+    std::vector<Block> P(sweep_.ends());
+    Block S;
+    fill(S, 0.0);
+    for (std::size_t end = 0; end < P.size(); ++end) {
+        setProduct(P[end], sweep_.drive(end), asideFactors_[which][end][f.block]);
+        add(S, P[end]);
+    }
+    const double weight = goal_.asides[which].weight;
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        f.weight[k] = k < f.count ? weight * f.inBand[k] : 0.0;
+        f.e[k] = f.weight[k] > 0.0
+                     ? f.weight[k] * (10.0 * std::log10(S.re[k] * S.re[k] + S.im[k] * S.im[k]) -
+                                      goal_.target[f.first + k])
+                     : 0.0;
+    }
+    if (rows.withSlope) {
+        setSumSlopes(f, rows, P, S);
+    }
+    rows.take(f.e, f.weight, &rows.levels[which + 1]);
+}
+
 void Objective::addSum(Frame& f, Rows& rows) {
     RealBlock weight{};
     for (std::size_t k = 0; k < f.count; ++k) {
@@ -221,27 +285,9 @@ void Objective::addSum(Frame& f, Rows& rows) {
     }
     setLevels(f, rows, f.S, goal_.target.data() + f.first, weight);
     if (rows.withSlope) {
-        // d(20 lg|S|) = 8.686·Re(Σ P_q·d ln P_q/S)
-        Block inverse;
-        reciprocal(inverse, f.S);
-        std::vector<Block> share(f.P.size());
-        for (std::size_t end = 0; end < f.P.size(); ++end) {
-            setProduct(share[end], f.P[end], inverse);
-            for (std::size_t k = 0; k < blockSize; ++k) {
-                share[end].re[k] *= perNeper * f.weight[k];
-                share[end].im[k] *= perNeper * f.weight[k];
-            }
-        }
-        for (std::size_t i = 0; i < free_.size(); ++i) {
-            rows.J[i].fill(0.0);
-            for (std::size_t end = 0; end < f.P.size(); ++end) {
-                if (const Block* log = sweep_.drivesLog(free_[i], end)) {
-                    addReal(rows.J[i], share[end], *log);
-                }
-            }
-        }
+        setSumSlopes(f, rows, f.P, f.S);
     }
-    rows.take(f.e, f.weight, goal_.levelFree);
+    rows.take(f.e, f.weight, goal_.levelFree ? rows.levels.data() : nullptr);
 }
 
 void Objective::addWay(Frame& f, Rows& rows, const WayGoal& way) {
@@ -252,7 +298,7 @@ void Objective::addWay(Frame& f, Rows& rows, const WayGoal& way) {
     }
     setLevels(f, rows, f.P[way.end], way.levels.data() + f.first, weight);
     setEndSlopes(f, rows, way.end);
-    rows.take(f.e, f.weight, goal_.levelFree);
+    rows.take(f.e, f.weight, goal_.levelFree ? rows.levels.data() : nullptr);
 }
 
 void Objective::addLimit(Frame& f, Rows& rows, const DriveLimit& limit) {
@@ -273,7 +319,7 @@ void Objective::addLimit(Frame& f, Rows& rows, const DriveLimit& limit) {
         }
     }
     setEndSlopes(f, rows, limit.end);
-    rows.take(f.e, f.weight, false);
+    rows.take(f.e, f.weight, nullptr);
 }
 
 void Objective::addCrossing(Frame& f, Rows& rows, const Crossing& crossing) {
@@ -311,7 +357,7 @@ void Objective::addCrossing(Frame& f, Rows& rows, const Crossing& crossing) {
             }
         }
     }
-    rows.take(f.e, f.weight, false);
+    rows.take(f.e, f.weight, nullptr);
 }
 
 void Objective::addFloor(Frame& f, Rows& rows, std::size_t amplifier) {
@@ -339,7 +385,7 @@ void Objective::addFloor(Frame& f, Rows& rows, std::size_t amplifier) {
             }
         }
     }
-    rows.take(f.e, f.weight, false);
+    rows.take(f.e, f.weight, nullptr);
 }
 
 /// d(20 lg(|P1+P2|/(|P1|+|P2|))), the weight held: of the sum less that of the moduli.
@@ -392,7 +438,7 @@ void Objective::addTracking(Frame& f, Rows& rows, std::size_t end) {
     if (rows.withSlope) {
         setTrackingSlopes(f, rows, end, share);
     }
-    rows.take(f.e, f.weight, false);
+    rows.take(f.e, f.weight, nullptr);
 }
 
 void Objective::block(std::size_t b, Rows& rows) {
@@ -418,6 +464,9 @@ void Objective::block(std::size_t b, Rows& rows) {
     for (const WayGoal& way : goal_.ways) {
         addWay(f, rows, way);
     }
+    for (std::size_t d = 0; d < goal_.asides.size(); ++d) {
+        addAside(f, rows, d);
+    }
     for (const DriveLimit& limit : goal_.limits) {
         addLimit(f, rows, limit);
     }
@@ -434,7 +483,8 @@ void Objective::block(std::size_t b, Rows& rows) {
 
 /// One row for a level that is too low: dL0/dx is Σ J·w/Σw².
 void Objective::addLevel(Rows& rows, Standing& standing) const {
-    const bool asked = goal_.levelFree && goal_.leastLevel && rows.ww > 0.0;
+    const Rows::Level& common = rows.levels.front();
+    const bool asked = goal_.levelFree && goal_.leastLevel && common.ww > 0.0;
     const double under = asked ? *goal_.leastLevel - standing.level : 0.0;
     if (under <= 0.0) {
         return;
@@ -448,7 +498,7 @@ void Objective::addLevel(Rows& rows, Standing& standing) const {
     rows.levelE = e;
     rows.levelJ.resize(rows.n);
     for (std::size_t p = 0; p < rows.n; ++p) {
-        rows.levelJ[p] = -goal_.levelFactor * rows.a[p] / rows.ww;
+        rows.levelJ[p] = -goal_.levelFactor * common.a[p] / common.ww;
     }
 }
 
@@ -461,18 +511,21 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
     if (slope != nullptr) {
         rows.A.assign(n * n, 0.0);
         rows.g.assign(n, 0.0);
-        rows.a.assign(n, 0.0);
         rows.J.resize(n);
     }
+    rows.levels.assign(1 + goal_.asides.size(),
+                       {.we = 0.0, .ww = 0.0, .a = std::vector<double>(n)});
     for (std::size_t b = 0; b < sweep_.grid().blocks(); ++b) {
         block(b, rows);
     }
     Standing standing = rows.standing;
     standing.cost = rows.e2;
-    if (goal_.levelFree && rows.ww > 0.0) {
-        // Residuals e − w·L0: the least over L0 is at Σwe/Σw².
-        standing.level = rows.we / rows.ww;
-        standing.cost -= rows.we * standing.level;
+    for (std::size_t l = 0; l < rows.levels.size(); ++l) {
+        // Residuals e − w·L: the least over L is at Σwe/Σw².
+        const Rows::Level& level = rows.levels[l];
+        const double at = level.ww > 0.0 ? level.we / level.ww : 0.0;
+        standing.cost -= level.we * at;
+        standing.level = l == 0 ? at : standing.level;
     }
     addLevel(rows, standing);
     for (const double e : rows.told) {
@@ -487,8 +540,10 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
     standing.rows = rows.told.size() + rows.looped.size();
     if (slope != nullptr) {
         for (std::size_t p = 0; p < n; ++p) {
-            if (goal_.levelFree && rows.ww > 0.0) {
-                rows.g[p] -= rows.a[p] * standing.level;
+            for (const Rows::Level& level : rows.levels) {
+                if (level.ww > 0.0) {
+                    rows.g[p] -= level.a[p] * level.we / level.ww;
+                }
             }
             const bool tooLow = !rows.levelJ.empty();
             if (tooLow) {
@@ -496,8 +551,10 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
             }
             for (std::size_t q = p; q < n; ++q) {
                 double& entry = rows.A[p * n + q];
-                if (goal_.levelFree && rows.ww > 0.0) {
-                    entry -= rows.a[p] * rows.a[q] / rows.ww;
+                for (const Rows::Level& level : rows.levels) {
+                    if (level.ww > 0.0) {
+                        entry -= level.a[p] * level.a[q] / level.ww;
+                    }
                 }
                 if (tooLow) {
                     entry += rows.levelJ[p] * rows.levelJ[q];

@@ -20,6 +20,12 @@ struct WayGoal {
     std::vector<double> matters; ///< 0 … 1 at each point; empty: all alike
 };
 
+/// The sum heard from another direction, at a level of its own.
+struct Aside {
+    std::vector<std::vector<Complex>> factors; ///< [end][frequency]: what a drive becomes there
+    double weight{0.5};
+};
+
 /// What a driver must not get, dB re the EMF on the goal's axis; infinite where it may get
 /// anything.
 struct DriveLimit {
@@ -46,6 +52,7 @@ struct Goal {
     bool levelFree{true};       ///< one level for the sum and the ways, found along
     double sumWeight{1.0};
     std::vector<WayGoal> ways;
+    std::vector<Aside> asides;
     double trackingWeight{};          ///< of the summing loss of neighbours
     std::optional<double> floor;      ///< Ω, that |Z| must not fall below
     std::optional<double> leastLevel; ///< dB re the target, that a free level must not fall below
@@ -79,7 +86,7 @@ struct Slope {
 ///
 ///     sum       w·(20 lg|S| − T − L0)           tracking  20 lg(|P1+P2|/(|P1|+|P2|)), by min/max
 ///     way       w·(20 lg|P_q| − T_q − L0)       floor     20·max(0, ln(Z_floor/|Z|))
-///     limits    max(0, 20 lg|drive| − limit)
+///     aside     w·(20 lg|S_d| − T − L_d), L_d free       limits    max(0, 20 lg|drive| − limit)
 ///     crossing  max(0, ±20 lg|P2/P1|) outside its band
 ///     level     20·max(0, least − L0)
 ///
@@ -129,6 +136,11 @@ private:
                    const network::RealBlock& weight);
     void setEndSlopes(const Frame& frame, Rows& rows, std::size_t end);
     void addSum(Frame& frame, Rows& rows);
+    void setSumSlopes(const Frame& frame,
+                      Rows& rows,
+                      const std::vector<network::Block>& P,
+                      const network::Block& S);
+    void addAside(Frame& frame, Rows& rows, std::size_t which);
     void addWay(Frame& frame, Rows& rows, const WayGoal& way);
     void addLimit(Frame& frame, Rows& rows, const DriveLimit& limit);
     void addCrossing(Frame& frame, Rows& rows, const Crossing& crossing);
@@ -145,7 +157,8 @@ private:
     std::vector<bool> wanted_;
     std::vector<double> start_;
     Goal goal_;
-    std::vector<std::vector<network::Block>> factors_; ///< [end][block]
+    std::vector<std::vector<network::Block>> factors_;                   ///< [end][block]
+    std::vector<std::vector<std::vector<network::Block>>> asideFactors_; ///< [aside][end][block]
     std::vector<std::vector<double>> draws_;
 };
 

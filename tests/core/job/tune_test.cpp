@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The demo's cabinets tuned: what is promised of the as-received network, and that limits hold.
+#include "core/job/align_study.h"
 #include "core/job/edit.h"
 #include "core/job/tune_study.h"
 #include "core/job/usable_band.h"
@@ -162,6 +163,20 @@ TEST(JobTune, waysFollowTheSlopesAskedFor) {
     EXPECT_NEAR(held.tuned.found.standing.rms(),
                 std::sqrt(squares / count - sum * sum / count / count),
                 0.01);
+}
+
+// With the directions beside the axis counting, the window gets flatter than without.
+TEST(JobTune, besideTheAxisCountsOnWish) {
+    const auto windowOf = [](const Outcome& r) {
+        const job::Job job = edited(turned(), job::takeTuned("left", r.tuned.found.circuit));
+        return job::remediesFor(job, *job::findCabinet(job, "left"), job::assemble(job)).window;
+    };
+    const Outcome plain = run(turned(), {.polarities = false});
+    const Outcome wide = run(turned(), {.aside = true, .polarities = false});
+    EXPECT_TRUE(wide.tuned.found.allowed);
+    EXPECT_LT(windowOf(wide), windowOf(plain) + 0.02);
+    EXPECT_GE(wide.tuned.found.standing.rms(), plain.tuned.found.standing.rms() - 1e-6);
+    EXPECT_NE(wide.tuned.found.circuit, plain.tuned.found.circuit);
 }
 
 TEST(JobTune, eachChangedPartBuysSomething) {

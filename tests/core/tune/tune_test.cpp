@@ -91,12 +91,20 @@ TEST(Objective, slopesAreThoseOfDifferences) {
         } else {
             goal.leastLevel = 3.0; // louder than it is, so that it pulls
         }
-        const tune::Problem p = problem(networkFrom(twoWay), goal);
+        tune::Problem p = problem(networkFrom(twoWay), goal);
+        // Another direction: the upper driver quieter and later.
+        tune::Aside aside{.factors = p.factors, .weight = 0.6};
+        for (std::size_t k = 0; k < p.goal.axis.size(); ++k) {
+            aside.factors[1][k] *= std::polar(0.6, -2.0 * 3.14159265358979 * p.goal.axis[k] * 6e-5);
+        }
+        const double alone = objective(p).value(objective(p).start()).cost;
+        p.goal.asides = {aside};
         tune::Objective o = objective(p);
         tune::Slope slope;
         const std::vector<double> x = o.start();
         const tune::Standing here = o.slope(x, slope);
         EXPECT_EQ(here.cost, o.value(x).cost);
+        EXPECT_GT(here.cost, alone);
         EXPECT_GT(here.floorMissed, 0.0);
         EXPECT_GT(here.limitMissed, 0.0);
         for (std::size_t i = 0; i < x.size(); ++i) {

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/network/aside.h"
+#include "app/widgets/aside.h"
 
 namespace yf::app {
 

@@ -1,0 +1,124 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/job/directions.h"
+#include "core/job/edit.h"
+#include "core/speaker/crossover.h"
+#include "core/speaker/null_test.h"
+#include "core/speaker/wiring.h"
+
+/// Whether a cabinet's drivers pull together, and what would help.
+namespace yf::job {
+
+/// Two neighbours, from below.
+struct Neighbourhood {
+    std::size_t lower{}; ///< way
+    std::size_t upper{};
+    std::optional<speaker::Crossover> met;
+    std::vector<double> difference; ///< rad, upper re lower, −π … π, on the result's axis
+    std::vector<bool> overlap;      ///< levels within 10 dB
+    double levelDifference{};       ///< dB, upper re lower at fx
+    double loss{};                  ///< dB, of the sum at fx below both in step
+    double groupDelay{};            ///< s, upper re lower at fx: −Δ(dφ/dω)
+    std::optional<speaker::NullBounds> bounds; ///< what the null's depth leaves open
+};
+
+/// Ways in order of their drivers' bands, each with the next; two of one band are no pair.
+[[nodiscard]] std::vector<Neighbourhood> neighbourhoods(const Job& job,
+                                                        const CabinetResult& result);
+
+/// One way as a hand of the dial.
+struct Hand {
+    std::size_t way{};
+    std::string name;
+    curve::Complex pressure;
+};
+
+/// All ways at one frequency, and their sum; nothing outside the data.
+struct DialState {
+    double frequency{};
+    std::vector<Hand> hands;
+    curve::Complex sum;
+};
+
+[[nodiscard]] std::optional<DialState> dialAt(const CabinetResult& result, double frequency);
+
+/// What a change costs to try.
+enum class Effort { free, part, wood };
+
+/// One change by itself, and what it would bring, computed by the whole sum.
+struct Remedy {
+    Edit edit;
+    Effort effort{};
+    double window{};                 ///< dB, by which the window gets flatter (rms about its mean)
+    double axis{};                   ///< dB, likewise on the axis
+    double impedance{};              ///< Ω, least |Z| with it
+    std::optional<double> nullDepth; ///< dB, least of all crossovers
+};
+
+struct RemedyList {
+    double window{}; ///< dB rms, of the listening window as it is, over the target's range
+    double axis{};
+    std::vector<Remedy> remedies; ///< those that help the window and harm neither axis (0.1 dB) nor
+                                  ///< the amplifier (least |Z| under 3.2 Ω), best first
+    int tried{};
+};
+
+/// Every way turned over; every part one and two steps of E12 up and down, and left out; every way
+/// but the lowest 3 dB up or down by its pad's resistor or, at line level, its gain; every driver
+/// 20 mm up or down, and out or in by 5 mm; the middle driver to the other side. All by the same
+/// sum over nine directions.
+[[nodiscard]] RemedyList
+remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& assembly);
+
+/// What the whole cabinet's take says of its wiring; nothing without such a take.
+struct WiringTold {
+    speaker::WiringFound found;
+    std::string take;
+    std::vector<std::string> reversed; ///< driver ids, against the drawing
+    bool ofThisNetwork{}; ///< the take is known to be of the network as it is drawn now
+};
+
+[[nodiscard]] std::optional<WiringTold>
+wiringTold(const Job& job, const Cabinet& cabinet, const CabinetResult& result);
+
+/// The drawing follows what was found: those drivers are drawn the other way round.
+[[nodiscard]] Edit drawAsWired(const std::string& cabinet, const std::vector<std::string>& drivers);
+
+/// Arrival of the upper of two neighbours after the lower, by one method.
+struct Arrival {
+    enum class Method { common, threeTakes, geometry } method{};
+    std::optional<double> delay; ///< s; absent: not known this way
+    double u{};                  ///< s, standard uncertainty
+    bool ambiguous{};
+    std::string missing; ///< what take it needs, in words
+};
+
+struct ArrivalStudy {
+    std::size_t lower{};
+    std::size_t upper{};
+    double fx{};
+    std::vector<Arrival> ways; ///< one for each method
+    std::string advice;        ///< which take to repeat, or why they differ; empty: they agree
+};
+
+/// By the common reference: delay in excess of each one's minimum phase. By three takes: each alone
+/// and both together (a take that says `also`). By depth: a cone's joint lies a fifth of its
+/// diameter behind the front, a dome's effective centre 2 mm before it (rules of thumb, ±10 mm).
+[[nodiscard]] std::vector<ArrivalStudy>
+arrivals(const Job& job, const Cabinet& cabinet, const CabinetResult& result);
+
+/// Which side the listener should be on for a driver off the middle: both layouts of a mirrored
+/// pair, by the direct sound at the listening angle and what goes to the side wall.
+struct SideAdvice {
+    double inside{};     ///< dB rms from flat over fx/2 … 2fx, tweeters towards the middle
+    double outside{};    ///< dB rms, tweeters outside
+    double wallInside{}; ///< dB, level sent to the first side wall re the direct
+    double wallOutside{};
+    bool preferInside{};
+};
+
+[[nodiscard]] std::optional<SideAdvice>
+sideAdvice(const Job& job, const Cabinet& cabinet, const CabinetResult& result);
+
+} // namespace yf::job

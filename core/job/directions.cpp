@@ -1,0 +1,253 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/directions.h"
+
+#include "core/curve/interpolate.h"
+#include "core/job/polar_take.h"
+#include "core/job/usable_band.h"
+#include "core/quantity/air.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace yf::job {
+
+namespace {
+
+using curve::Complex;
+
+speaker::Point placeOf(const Mount& mount) {
+    return {mount.x, mount.y, mount.z};
+}
+
+speaker::Point takenPlaceOf(const Mount& mount) {
+    return mount.taken ? speaker::Point{mount.taken->x, mount.taken->y, mount.taken->z}
+                       : placeOf(mount);
+}
+
+double takeDistance(const Job& job, const std::string& driver) {
+    const Driver* found = findDriver(job, driver);
+    const Take* take = found == nullptr ? nullptr : takeInUse(job, *found, TakeKind::response);
+    return take == nullptr ? 1.0 : take->distance;
+}
+
+/// Sides of a set of takes in one plane: levels over the axis' own, on the axis asked for; the last
+/// value is held beyond the data.
+std::vector<speaker::MeasuredDirectivity::Side>
+sidesOf(const measure::PolarRequest& set, measure::Plane plane, const curve::Axis& axis) {
+    const auto ahead = std::ranges::find(set.curves, 0.0, &measure::PolarCurve::angle);
+    std::vector<speaker::MeasuredDirectivity::Side> sides;
+    for (const measure::PolarCurve& curve : set.curves) {
+        if (curve.plane != plane && curve.angle != 0.0) {
+            continue;
+        }
+        speaker::MeasuredDirectivity::Side side{.angle = curve.angle * quantity::degree,
+                                                .level = {},
+                                                .phase = std::vector<double>(axis.size())};
+        for (const double f : axis) {
+            const auto above = std::ranges::lower_bound(set.frequencies, f);
+            const auto last = static_cast<std::ptrdiff_t>(set.frequencies.size()) - 1;
+            const auto k = static_cast<std::size_t>(
+                std::clamp<std::ptrdiff_t>(above - set.frequencies.begin(), 0, last));
+            side.level.push_back((curve.levels[k] - ahead->levels[k]) / quantity::decibelsPerNeper);
+        }
+        sides.push_back(std::move(side));
+    }
+    std::ranges::sort(sides, {}, &speaker::MeasuredDirectivity::Side::angle);
+    return sides.size() > 1 ? sides : std::vector<speaker::MeasuredDirectivity::Side>{};
+}
+
+} // namespace
+
+double axisOf(const Job& job, const Cabinet& cabinet) {
+    if (cabinet.seat.axis) {
+        return *cabinet.seat.axis;
+    }
+    const Mount* highest = nullptr;
+    Band band{};
+    for (const Mount& mount : cabinet.mounts) {
+        const Driver* driver = findDriver(job, mount.driver);
+        if (driver != nullptr && (highest == nullptr || driver->band > band)) {
+            highest = &mount;
+            band = driver->band;
+        }
+    }
+    // Where it was measured from does not move with the saw.
+    return highest == nullptr ? 0.0 : takenPlaceOf(*highest).y;
+}
+
+speaker::Point microphoneOf(const Job& job, const Cabinet& cabinet, double distance) {
+    return {0.0, axisOf(job, cabinet), distance};
+}
+
+DriverDirectivity
+directivityOf(const Job& job, const std::string& driver, const curve::Axis& axis) {
+    const auto set = polarSetOf(job, {}, driver, measure::Fill::none);
+    if (set) {
+        auto measured = std::make_shared<speaker::MeasuredDirectivity>();
+        measured->horizontal = sidesOf(set->request, measure::Plane::horizontal, axis);
+        measured->vertical = sidesOf(set->request, measure::Plane::vertical, axis);
+        if (!measured->horizontal.empty() || !measured->vertical.empty()) {
+            return {std::shared_ptr<const speaker::MeasuredDirectivity>(std::move(measured)),
+                    true,
+                    false};
+        }
+    }
+    const Driver* found = findDriver(job, driver);
+    if (found == nullptr) {
+        return {speaker::Omni{}, false, true};
+    }
+    const ConeArea area = coneArea(*found);
+    return {speaker::Piston{std::sqrt(area.Sd / std::numbers::pi)}, false, area.guessed};
+}
+
+std::optional<std::vector<Complex>>
+moved(const Job& job, const Cabinet& cabinet, const Mount& mount, const curve::Axis& axis) {
+    if (!mount.taken) {
+        return std::nullopt;
+    }
+    const speaker::Point microphone = microphoneOf(job, cabinet, takeDistance(job, mount.driver));
+    const speaker::Point before = takenPlaceOf(mount);
+    const speaker::Point now = placeOf(mount);
+    const double r0 = length(microphone - before);
+    const double r1 = length(microphone - now);
+    const auto k = speaker::waveNumbers(axis);
+    const auto D = directivityOf(job, mount.driver, axis).directivity;
+    const auto D0 = speaker::directivityAt(D, speaker::sightOf(before, {}, microphone), k);
+    const auto D1 = speaker::directivityAt(D, speaker::sightOf(now, {}, microphone), k);
+    std::vector<Complex> carry;
+    for (std::size_t i = 0; i < k.size(); ++i) {
+        constexpr double least = 0.1; // nothing is carried on from a null
+        const Complex from = std::abs(D0[i]) >= least ? D0[i] : std::polar(least, std::arg(D0[i]));
+        carry.push_back(D1[i] / from * std::polar(r0 / r1, -k[i] * (r1 - r0)));
+    }
+    return carry;
+}
+
+std::optional<Directions> directionsOf(const Job& job,
+                                       const Cabinet& cabinet,
+                                       const CabinetResult& result,
+                                       std::size_t stride) {
+    if (result.sum.empty() || result.ways.empty()) {
+        return std::nullopt;
+    }
+    Directions all;
+    for (std::size_t k = 0; k < result.axis.size(); k += stride) {
+        all.points.push_back(k);
+        all.radiators.axis.push_back(result.axis[k]);
+    }
+    all.radiators.listening = {.y = axisOf(job, cabinet), .distance = cabinet.seat.distance};
+    for (const WayResult& way : result.ways) {
+        // All mounts of that driver's way: one that stands for several sits in their middle.
+        speaker::Point place;
+        double count = 0.0;
+        for (const Mount& mount : cabinet.mounts) {
+            const Driver* driver = findDriver(job, mount.driver);
+            const bool here =
+                mount.driver == way.driver || (driver != nullptr && driver->alike == way.driver);
+            if (here) {
+                place.x += mount.x;
+                place.y += mount.y;
+                place.z += mount.z;
+                count += 1.0;
+            }
+        }
+        if (count > 0.0) {
+            place = {place.x / count, place.y / count, place.z / count};
+        }
+        const DriverDirectivity D = directivityOf(job, way.driver, all.radiators.axis);
+        speaker::Radiator one{.name = way.driver,
+                              .place = place,
+                              .axis = {},
+                              .directivity = D.directivity,
+                              .pressure = {},
+                              .takenAt = microphoneOf(job, cabinet, takeDistance(job, way.driver))};
+        for (const std::size_t k : all.points) {
+            one.pressure.push_back(way.pressure[k]);
+        }
+        all.measured.push_back(D.measured);
+        all.areaGuessed = all.areaGuessed || D.areaGuessed;
+        all.radiators.of.push_back(std::move(one));
+    }
+    return all;
+}
+
+std::vector<std::vector<Complex>> carriedTo(const Job& job,
+                                            const Cabinet& cabinet,
+                                            const curve::Axis& axis,
+                                            const speaker::Direction& direction) {
+    speaker::Radiators all{
+        .axis = axis,
+        .listening = {.y = axisOf(job, cabinet), .distance = cabinet.seat.distance},
+        .of = {}};
+    for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
+        const auto mount = std::ranges::find(cabinet.mounts, end.driver, &Mount::driver);
+        all.of.push_back(
+            {.name = end.driver,
+             .place = mount == cabinet.mounts.end() ? speaker::Point{} : placeOf(*mount),
+             .axis = {},
+             .directivity = directivityOf(job, end.driver, axis).directivity,
+             .pressure = std::vector<Complex>(axis.size(), 1.0),
+             .takenAt = microphoneOf(job, cabinet, takeDistance(job, end.driver))});
+    }
+    return speaker::pressuresAt(all, speaker::ear(all.listening, direction), cabinet.seat.distance);
+}
+
+AngleMap
+mapOf(const Directions& directions, const Seat& seat, speaker::Plane plane, int step, int widest) {
+    AngleMap map{.plane = plane, .angles = {}, .axis = directions.radiators.axis, .levels = {}};
+    std::vector<speaker::Direction> where;
+    for (int degrees = -widest; degrees <= widest; degrees += step) {
+        map.angles.push_back(degrees * quantity::degree);
+        where.push_back(speaker::inPlane(plane, map.angles.back()));
+    }
+    for (const auto& row : speaker::sums(directions.radiators, where, seat.distance)) {
+        map.levels.push_back(curve::levels(row, quantity::referencePressure));
+    }
+    return map;
+}
+
+double elevationOf(const Job& job, const Cabinet& cabinet, double ear) {
+    const double axisHeight = cabinet.seat.stand + 0.5 * cabinet.height + axisOf(job, cabinet);
+    return std::atan2(ear - axisHeight, cabinet.seat.distance);
+}
+
+std::vector<Complex> floorBounce(const Job& job, const Cabinet& cabinet, const curve::Axis& axis) {
+    constexpr double hard = 0.9; // rule of thumb
+    const double source = cabinet.seat.stand + 0.5 * cabinet.height + axisOf(job, cabinet);
+    const double ear = cabinet.seat.sitting;
+    const double D = cabinet.seat.distance;
+    const double direct = std::hypot(D, source - ear);
+    const double reflected = std::hypot(D, source + ear);
+    std::vector<Complex> H;
+    for (const double k : speaker::waveNumbers(axis)) {
+        H.push_back(1.0 + std::polar(hard * direct / reflected, -k * (reflected - direct)));
+    }
+    return H;
+}
+
+std::vector<std::vector<Complex>>
+frontEffect(const Cabinet& cabinet, const Directions& directions, const speaker::Point& listener) {
+    static constexpr speaker::Edge edges[] = {
+        speaker::Edge::sharp, speaker::Edge::round, speaker::Edge::chamfer};
+    const speaker::Front front{cabinet.width,
+                               cabinet.height,
+                               edges[static_cast<std::size_t>(cabinet.edge)],
+                               cabinet.edgeSize};
+    std::vector<std::vector<Complex>> all;
+    for (const speaker::Radiator& one : directions.radiators.of) {
+        const bool on =
+            std::abs(one.place.x) < 0.5 * front.width && std::abs(one.place.y) < 0.5 * front.height;
+        const auto* piston = std::get_if<speaker::Piston>(&one.directivity);
+        const double room = std::min(0.5 * front.width - std::abs(one.place.x),
+                                     0.5 * front.height - std::abs(one.place.y));
+        const double radius = piston == nullptr ? 0.0 : std::min(piston->radius, 0.9 * room);
+        all.push_back(
+            on ? speaker::diffractionOf(
+                     front, {one.place.x, one.place.y, radius}, listener, directions.radiators.axis)
+               : std::vector<Complex>(directions.radiators.axis.size(), 1.0));
+    }
+    return all;
+}
+
+} // namespace yf::job
