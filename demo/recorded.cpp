@@ -151,6 +151,10 @@ job::Edit recordAsReceived() {
                 const auto join = [&](job::Take take) {
                     take.id = "take-" + std::to_string(changed.takes.size() + 1);
                     take.curveKey = job::curveKey(*take.curve);
+                    if (const job::Cabinet* whole = job::findCabinet(job, take.recorded.cabinet);
+                        take.recorded.driver.empty() && whole != nullptr) {
+                        take.recorded.network = job::networkKey(whole->circuit);
+                    }
                     changed.takes.push_back(std::move(take));
                 };
                 int seed = 1;

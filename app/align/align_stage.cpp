@@ -615,7 +615,12 @@ void AlignStage::displayFigures(const Sight& sight) {
         figures_->setText(said.join(QChar(u'\n')));
     }
     drawAsWired_->setVisible(wiring_ && wiring_->ofThisNetwork && speaker::isWrong(wiring_->found));
-    if (wiring_ && !wiring_->ofThisNetwork) {
+    if (wiring_ && !wiring_->networkKnown) {
+        wiringSaid_->setText(tr("Which network the cabinet's own take %1 is of was not noted: take "
+                                "it anew, and the wiring as it is can be told from the wiring as "
+                                "it is drawn.")
+                                 .arg(words(wiring_->take)));
+    } else if (wiring_ && !wiring_->ofThisNetwork) {
         wiringSaid_->setText(tr("The cabinet's own take %1 is of another network than the one "
                                 "drawn now: take it anew, and the wiring as it is can be told "
                                 "from the wiring as it is drawn.")

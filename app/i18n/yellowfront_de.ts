@@ -4437,6 +4437,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>Align</source>
         <translation>Ausrichten</translation>
     </message>
+    <message>
+        <source>Which network the cabinet&apos;s own take %1 is of was not noted: take it anew, and the wiring as it is can be told from the wiring as it is drawn.</source>
+        <translation>Von welcher Weiche die Aufnahme %1 des ganzen Gehäuses ist, wurde nicht vermerkt: neu aufnehmen, dann lässt sich die wirkliche Verdrahtung von der gezeichneten unterscheiden.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::AngleView</name>

@@ -423,6 +423,7 @@ wiringTold(const Job& job, const Cabinet& cabinet, const CabinetResult& result) 
         return std::nullopt;
     }
     WiringTold told{.found = *found, .take = whole->id, .reversed = {}};
+    told.networkKnown = !whole->recorded.network.empty();
     told.ofThisNetwork = whole->recorded.network == networkKey(cabinet.circuit);
     for (std::size_t i = 0; i < order.size(); ++i) {
         if (found->best.reversed[i]) {

@@ -76,6 +76,7 @@ struct WiringTold {
     speaker::WiringFound found;
     std::string take;
     std::vector<std::string> reversed; ///< driver ids, against the drawing
+    bool networkKnown{};  ///< it was noted which network the take is of
     bool ofThisNetwork{}; ///< the take is known to be of the network as it is drawn now
 };
 

@@ -141,41 +141,34 @@ void addRing(const Front& front,
              double segment,
              Delays& delays) {
     const double d0 = length(listener - source);
+    /// The edges that run along one axis of the front, and what lies across them.
+    struct Axis {
+        double halfAlong, halfAcross;
+        double sourceAlong, sourceAcross;
+        double listenerAlong, listenerAcross;
+    };
     const double w = 0.5 * front.width;
     const double h = 0.5 * front.height;
+    const Axis upright{h, w, source.y, source.x, listener.y, listener.x};
+    const Axis level{w, h, source.x, source.y, listener.x, listener.y};
     for (const int side : {1, -1}) {
-        // Right and left: along y.
-        addEdge({.from = -h - ring.path,
-                 .to = h + ring.path,
-                 .trueFrom = -h - ring.place,
-                 .trueTo = h + ring.place,
-                 .zS = source.y,
-                 .zP = listener.y,
-                 .rS = w + ring.path - side * source.x,
-                 .outP = side * listener.x - (w + ring.path),
-                 .trueOutP = side * listener.x - (w + ring.place),
-                 .height = listener.z,
-                 .depth = ring.depth},
-                strength,
-                d0,
-                segment,
-                delays);
-        // Top and bottom: along x.
-        addEdge({.from = -w - ring.path,
-                 .to = w + ring.path,
-                 .trueFrom = -w - ring.place,
-                 .trueTo = w + ring.place,
-                 .zS = source.x,
-                 .zP = listener.x,
-                 .rS = h + ring.path - side * source.y,
-                 .outP = side * listener.y - (h + ring.path),
-                 .trueOutP = side * listener.y - (h + ring.place),
-                 .height = listener.z,
-                 .depth = ring.depth},
-                strength,
-                d0,
-                segment,
-                delays);
+        for (const Axis& a : {upright, level}) {
+            addEdge({.from = -a.halfAlong - ring.path,
+                     .to = a.halfAlong + ring.path,
+                     .trueFrom = -a.halfAlong - ring.place,
+                     .trueTo = a.halfAlong + ring.place,
+                     .zS = a.sourceAlong,
+                     .zP = a.listenerAlong,
+                     .rS = a.halfAcross + ring.path - side * a.sourceAcross,
+                     .outP = side * a.listenerAcross - (a.halfAcross + ring.path),
+                     .trueOutP = side * a.listenerAcross - (a.halfAcross + ring.place),
+                     .height = listener.z,
+                     .depth = ring.depth},
+                    strength,
+                    d0,
+                    segment,
+                    delays);
+        }
     }
 }
 

@@ -173,6 +173,7 @@ TEST(WholeTake, tellsAHiddenWiringError) {
     const job::Job right = withWholeTake(mended(), std::nullopt);
     const auto told = job::wiringTold(right, left(right), resultOf(right));
     ASSERT_TRUE(told.has_value());
+    EXPECT_TRUE(told->networkKnown);
     EXPECT_TRUE(told->ofThisNetwork);
     EXPECT_FALSE(speaker::isWrong(told->found));
     EXPECT_FALSE(found(right, "align.wiring"));
@@ -193,6 +194,22 @@ TEST(WholeTake, tellsAHiddenWiringError) {
                                     job::stepPart("left", "C3", network::ESeries::E12, 1, {}));
     EXPECT_FALSE(job::wiringTold(changed, left(changed), resultOf(changed))->ofThisNetwork);
     EXPECT_FALSE(found(changed, "align.wiring"));
+}
+
+// The demo's own takes: the right one is of the network as drawn, the left one was made before C1
+// was renewed.
+TEST(WholeTake, knowsItsNetwork) {
+    const job::Job job = hallJob();
+    const job::Cabinet& one = *job::findCabinet(job, "right");
+    const auto results = job::evaluate(job);
+    const auto right = job::wiringTold(job, one, *results.find("right"));
+    ASSERT_TRUE(right.has_value());
+    EXPECT_TRUE(right->ofThisNetwork);
+    EXPECT_FALSE(speaker::isWrong(right->found));
+    const auto other = job::wiringTold(job, left(job), resultOf(job));
+    ASSERT_TRUE(other.has_value());
+    EXPECT_TRUE(other->networkKnown);
+    EXPECT_FALSE(other->ofThisNetwork);
 }
 
 TEST(Arrivals, methodsStandBesideEachOther) {
