@@ -3907,6 +3907,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>Check it with a 1.5 V cell at the terminals; draw it as it is wired, then decide.</source>
         <translation>Mit einer 1,5-V-Zelle an den Klemmen prüfen; zeichnen, wie es verdrahtet ist, dann entscheiden.</translation>
     </message>
+    <message>
+        <source>Insert a pad of %1 before %2</source>
+        <translation>Einen Pegelteiler von %1 vor %2 einsetzen</translation>
+    </message>
+    <message>
+        <source>Change the pad of %1 to %2</source>
+        <translation>Den Pegelteiler von %1 auf %2 ändern</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>

@@ -256,6 +256,8 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "Keep the networks found"),
     QT_TRANSLATE_NOOP("core", "Change the price list"),
     QT_TRANSLATE_NOOP("core", "Insert a level pad"),
+    QT_TRANSLATE_NOOP("core", "Insert a pad of %1 before %2"),
+    QT_TRANSLATE_NOOP("core", "Change the pad of %1 to %2"),
     QT_TRANSLATE_NOOP("core", "Insert R and C across the driver"),
     QT_TRANSLATE_NOOP("core", "Insert a trap at the resonance"),
     QT_TRANSLATE_NOOP("core", "Insert a trap for a peak"),

@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/job/front_edit.h"
 #include "core/job/lane_edit.h"
+#include "core/job/level_way.h"
 #include "core/job/make_take.h"
 #include "core/network/ladder_edit.h"
 #include "core/quantity/air.h"
@@ -262,7 +263,8 @@ struct Candidate {
 };
 
 /// What there is to try.
-std::vector<Candidate> candidatesFor(const Job& job, const Cabinet& cabinet) {
+std::vector<Candidate>
+candidatesFor(const Job& job, const Cabinet& cabinet, const CabinetResult* result) {
     std::vector<Candidate> all;
     const auto ends = network::driverEnds(cabinet.circuit);
     for (std::size_t q = 0; q < ends.size(); ++q) {
@@ -288,6 +290,14 @@ std::vector<Candidate> candidatesFor(const Job& job, const Cabinet& cabinet) {
                 other.gain += change;
                 all.push_back(
                     {changeLine(cabinet.id, q, other, network::gainWords(other)), Effort::free});
+            }
+        }
+    }
+    for (std::size_t q = 0; result != nullptr && q < ends.size(); ++q) {
+        for (const double quieter : {-3.0, -1.5, 1.5, 3.0}) {
+            auto edit = levelWay(job, cabinet, *result, q, quieter);
+            if (edit && !network::lineOf(cabinet.circuit, q)) {
+                all.push_back({std::move(*edit), Effort::part});
             }
         }
     }
@@ -340,7 +350,8 @@ RemedyList remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& a
     }
     list.window = before->window;
     list.axis = before->axis;
-    for (Candidate& candidate : candidatesFor(job, cabinet)) {
+    const Evaluation evaluation = evaluate(job, assembly);
+    for (Candidate& candidate : candidatesFor(job, cabinet, evaluation.find(cabinet.id))) {
         const auto changed = candidate.edit.apply(job);
         if (!changed) {
             continue;

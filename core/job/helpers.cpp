@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/helpers.h"
 
+#include "core/job/level_way.h"
 #include "core/network/pad.h"
 #include "core/network/shelf.h"
 #include "core/network/trap.h"
@@ -72,30 +73,6 @@ struct Known {
         return std::min(static_cast<std::size_t>(next - axis.begin()), axis.size() - 1);
     }
 };
-
-/// Mean level of a way where it is the loudest of all, and the middle of that band.
-struct OwnBand {
-    double level{-std::numeric_limits<double>::infinity()};
-    double middle{};
-};
-
-OwnBand ownBand(const CabinetResult& result, std::size_t way) {
-    double sum = 0.0;
-    double logs = 0.0;
-    int points = 0;
-    for (std::size_t k = 0; k < result.axis.size(); ++k) {
-        const double own = std::abs(result.ways[way].pressure[k]);
-        const bool loudest = std::ranges::all_of(result.ways, [&](const WayResult& other) {
-            return std::abs(other.pressure[k]) <= own;
-        });
-        if (loudest && result.corridor && result.corridor->judged.holds(result.axis[k])) {
-            sum += quantity::decibels(own / quantity::referencePressure);
-            logs += std::log(result.axis[k]);
-            ++points;
-        }
-    }
-    return points == 0 ? OwnBand{} : OwnBand{sum / points, std::exp(logs / points)};
-}
 
 std::optional<Helper> padFor(const Known& known) {
     const OwnBand own = ownBand(known.result, known.way);

@@ -3,6 +3,7 @@
 
 #include "core/job/align_study.h"
 #include "core/job/intake_edit.h"
+#include "core/job/level_way.h"
 #include "core/speaker/crossover.h"
 
 #include <algorithm>
@@ -174,6 +175,29 @@ std::optional<job::Edit> renewCapacitor(const job::Job& job, const Finding& find
     return job::changePart(cabinet->id, renewed);
 }
 
+/// The driver above the crossover brought to the level below it, or the one below if that is
+/// easier.
+std::optional<job::Edit>
+levelThem(const job::Job& job, const job::Evaluation& evaluation, const Finding& finding) {
+    const job::Cabinet* cabinet = job::findCabinet(job, finding.subject.cabinet);
+    const job::CabinetResult* result = evaluation.find(finding.subject.cabinet);
+    if (cabinet == nullptr || result == nullptr || !finding.figure) {
+        return std::nullopt;
+    }
+    const auto level = [&](const std::string& driver, double quieter) -> std::optional<job::Edit> {
+        const auto way = std::ranges::find(result->ways, driver, &job::WayResult::driver);
+        return way == result->ways.end()
+                   ? std::nullopt
+                   : job::levelWay(job,
+                                   *cabinet,
+                                   *result,
+                                   static_cast<std::size_t>(way - result->ways.begin()),
+                                   quieter);
+    };
+    auto edit = level(finding.subject.driver, *finding.figure);
+    return edit ? edit : level(finding.subject.other, -*finding.figure);
+}
+
 } // namespace
 
 std::string figureText(const Finding& finding) {
@@ -237,6 +261,9 @@ remedy(const job::Job& job, const job::Evaluation& evaluation, const Finding& fi
     }
     if (id == "align.wiring") {
         return job::drawAsWired(finding.subject.cabinet, {finding.subject.driver});
+    }
+    if (id == "align.level") {
+        return levelThem(job, evaluation, finding);
     }
     if (id == "net.cap_value") {
         return renewCapacitor(job, finding);

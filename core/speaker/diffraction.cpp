@@ -141,12 +141,14 @@ void addRing(const Front& front,
              double segment,
              Delays& delays) {
     const double d0 = length(listener - source);
+
     /// The edges that run along one axis of the front, and what lies across them.
     struct Axis {
         double halfAlong, halfAcross;
         double sourceAlong, sourceAcross;
         double listenerAlong, listenerAcross;
     };
+
     const double w = 0.5 * front.width;
     const double h = 0.5 * front.height;
     const Axis upright{h, w, source.y, source.x, listener.y, listener.x};
