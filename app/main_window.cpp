@@ -499,7 +499,9 @@ void MainWindow::showFinding(const speaker::Finding& finding) {
     if (!subject.driver.empty()) {
         desk_.chooseDriver(words(subject.driver));
     }
-    const bool ofAlign = rule.id.starts_with("align.") || rule.id.starts_with("polar.");
+    // A hole is all that is known where Align has no sum to show: it leads to its take.
+    const bool ofAlign =
+        (rule.id.starts_with("align.") && rule.id != "align.hole") || rule.id.starts_with("polar.");
     const bool ofTake = !subject.take.empty() && !ofAlign;
     const bool ofBox =
         rule.id.starts_with("box.") || rule.id.starts_with("port.") || rule.id == "driver.schools";
@@ -941,8 +943,7 @@ void MainWindow::reveal(const QString& part) {
     } else if (part.startsWith(QLatin1String("check:"))) {
         stage_->reveal(part);
     } else if (part.startsWith(QLatin1String("measure:")) ||
-               part.startsWith(QLatin1String("box:")) ||
-               part.startsWith(QLatin1String("align:")) ||
+               part.startsWith(QLatin1String("box:")) || part.startsWith(QLatin1String("align:")) ||
                part.startsWith(QLatin1String("network:"))) {
         stage_->reveal(part.mid(part.indexOf(u':') + 1));
     } else if (part.startsWith(QLatin1String("wait:"))) {

@@ -3915,6 +3915,18 @@ Ohm gegen den Aufdruck.</translation>
         <source>Change the pad of %1 to %2</source>
         <translation>Den Pegelteiler von %1 auf %2 ändern</translation>
     </message>
+    <message>
+        <source>A hole in the sum</source>
+        <translation>Ein Loch in der Summe</translation>
+    </message>
+    <message>
+        <source>The cabinet&apos;s own measurement has a dip that is deep, wide and has shoulders alike: two ways of like level out of step make such, and so does a gap of the network or a reflection. Without a take of each driver it is a suspicion.</source>
+        <translation>Die eigene Messung des Gehäuses hat eine Senke, die tief und breit ist und zu deren Seiten gleich viel ist: so entstehen sie aus zwei gleich lauten Wegen, die nicht im Takt sind, aber auch aus einer Lücke der Weiche oder einer Reflexion. Ohne Aufnahme jedes Treibers ist es ein Verdacht.</translation>
+    </message>
+    <message>
+        <source>Check each driver with a 1.5 V cell; then measure each by itself, and it can be named.</source>
+        <translation>Jeden Treiber mit einer 1,5-V-Zelle prüfen; dann jeden für sich messen, und er lässt sich benennen.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>

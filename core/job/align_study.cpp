@@ -393,12 +393,7 @@ RemedyList remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& a
     return list;
 }
 
-std::optional<WiringTold>
-wiringTold(const Job& job, const Cabinet& cabinet, const CabinetResult& result) {
-    if (result.sum.empty() || result.ways.size() < 2) {
-        return std::nullopt;
-    }
-    // The last take of the whole cabinet on its axis.
+const Take* wholeTake(const Job& job, const Cabinet& cabinet) {
     const Take* whole = nullptr;
     for (const Take& take : job.takes) {
         const Recorded& r = take.recorded;
@@ -409,6 +404,15 @@ wiringTold(const Job& job, const Cabinet& cabinet, const CabinetResult& result) 
             whole = &take;
         }
     }
+    return whole;
+}
+
+std::optional<WiringTold>
+wiringTold(const Job& job, const Cabinet& cabinet, const CabinetResult& result) {
+    if (result.sum.empty() || result.ways.size() < 2) {
+        return std::nullopt;
+    }
+    const Take* whole = wholeTake(job, cabinet);
     if (whole == nullptr) {
         return std::nullopt;
     }

@@ -71,6 +71,9 @@ struct RemedyList {
 [[nodiscard]] RemedyList
 remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& assembly);
 
+/// The last take of the whole cabinet on its axis.
+[[nodiscard]] const Take* wholeTake(const Job& job, const Cabinet& cabinet);
+
 /// What the whole cabinet's take says of its wiring; nothing without such a take.
 struct WiringTold {
     speaker::WiringFound found;

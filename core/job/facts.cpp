@@ -1,12 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/facts.h"
 
+#include "core/curve/smooth.h"
 #include "core/job/align_study.h"
 #include "core/job/box_facts.h"
 #include "core/network/ladder_edit.h"
 #include "core/network/network.h"
 #include "core/quantity/air.h"
 #include "core/speaker/crossover.h"
+#include "core/speaker/wiring.h"
 
 #include <algorithm>
 #include <cmath>
@@ -255,6 +257,27 @@ void putWiring(Collector& all, std::size_t around, const CabinetView& view) {
     }
 }
 
+/// Where no sum can be computed: the deepest hole in the take of the whole cabinet.
+void putHole(Collector& all, std::size_t around, const CabinetView& view) {
+    const Take* whole = wholeTake(view.job, view.cabinet);
+    if (whole == nullptr || (!view.result.sum.empty() && view.result.ways.size() > 1)) {
+        return;
+    }
+    const curve::Range trusted = whole->curve->trusted();
+    const curve::Axis axis = curve::within(curve::designAxis(), trusted.from, trusted.to);
+    constexpr double sixth = 6.0; // of an octave: ripples do not cut a hole in two
+    if (axis.size() < 2) {
+        return;
+    }
+    const auto values = curve::smoothedAt(*whole->curve, sixth, curve::Smoothing::power, 0.0, axis);
+    const auto holes = speaker::holesIn(axis, curve::levels(values, 1.0), trusted);
+    if (!holes.empty()) {
+        const std::size_t scope = all.add({.cabinet = view.cabinet.id, .take = whole->id}, around);
+        all.put(scope, "align.hole_db", holes.front().depth);
+        all.put(scope, "align.hole_hz", holes.front().frequency);
+    }
+}
+
 void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) {
     const auto ways = waysFromBelow(view);
     std::vector<std::optional<speaker::Crossover>> met;
@@ -360,6 +383,7 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
     putIntake(all, scope, cabinet);
     putCrossovers(all, scope, view);
     putWiring(all, scope, view);
+    putHole(all, scope, view);
     return scope;
 }
 

@@ -453,6 +453,18 @@ constexpr Rule table[] = {
      YF_WORDS("core",
               "Check it with a 1.5 V cell at the terminals; draw it as it is wired, then decide."),
      M},
+    {"align.hole",
+     caution,
+     YF_WORDS("core", "A hole in the sum"),
+     "align.hole_db >= 6 and align.hole_hz > 150",
+     YF_WORDS("core",
+              "The cabinet's own measurement has a dip that is deep, wide and has shoulders alike: "
+              "two ways of like level out of step make such, and so does a gap of the network or "
+              "a reflection. Without a take of each driver it is a suspicion."),
+     YF_WORDS("core",
+              "Check each driver with a 1.5 V cell; then measure each by itself, and it can be "
+              "named."),
+     R},
     {"align.null",
      caution,
      YF_WORDS("core", "The reversed notch is shallow"),

@@ -196,6 +196,19 @@ TEST(WholeTake, tellsAHiddenWiringError) {
     EXPECT_FALSE(found(changed, "align.wiring"));
 }
 
+// With no curve of the tweeter there is no sum to compare with: the hole itself is told.
+TEST(WholeTake, aHoleIsToldWhereNoSumIsKnown) {
+    const auto blind = [](job::Job job) {
+        for (job::Driver& driver : job.drivers) {
+            driver.responseTake = driver.id == "left-teasel" ? "" : driver.responseTake;
+        }
+        return job;
+    };
+    EXPECT_TRUE(found(blind(withWholeTake(hallJob(), std::nullopt)), "align.hole"));
+    EXPECT_FALSE(found(withWholeTake(hallJob(), std::nullopt), "align.hole"));
+    EXPECT_FALSE(found(blind(withWholeTake(mended(), std::nullopt)), "align.hole"));
+}
+
 // The demo's own takes: the right one is of the network as drawn, the left one was made before C1
 // was renewed.
 TEST(WholeTake, knowsItsNetwork) {

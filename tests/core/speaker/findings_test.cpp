@@ -167,6 +167,7 @@ constexpr Row sides[] = {
     {"align.wiring",
      "align.wired_otherwise=true align.wiring_change_db=2.1",
      "align.wired_otherwise=true align.wiring_change_db=2"},
+    {"align.hole", "align.hole_db=6 align.hole_hz=3100", "align.hole_db=14 align.hole_hz=90"},
     {"align.null",
      "align.in_phase_design=true align.null_depth_db=19",
      "align.in_phase_design=false align.null_depth_db=19"},
