@@ -6246,6 +6246,30 @@ Ohm gegen den Aufdruck.</translation>
         <source>On axis, parts as marked. Neighbours cross where both drivers work well; coils are air coils of usual wire, capacitors above 33 µF electrolytics; prices are those of the list on the page Parts (rules of thumb until you set them).</source>
         <translation>Auf der Achse, Bauteile wie angegeben. Nachbarn übergeben, wo beide Chassis gut arbeiten; Spulen sind Luftspulen aus üblichem Draht, Kondensatoren über 33 µF Elkos; die Preise sind die der Liste auf der Seite Bauteile (Faustwerte, bis man sie setzt).</translation>
     </message>
+    <message>
+        <source>How flat the listening window must be to be chosen</source>
+        <translation>Wie eben das Hörfenster sein muss, um gewählt zu werden</translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation>beliebig</translation>
+    </message>
+    <message>
+        <source>to %1 dB</source>
+        <translation>bis %1 dB</translation>
+    </message>
+    <message>
+        <source>The mean power of nine directions, to 30° aside and 10° up and down: dB rms about its mean. Flatter networks are green, others amber.</source>
+        <translation>Die mittlere Leistung aus neun Richtungen, bis 30° zur Seite und 10° nach oben und unten: dB eff. um ihren Mittelwert. Ebenere Weichen sind grün, andere bernsteinfarben.</translation>
+    </message>
+    <message>
+        <source>window</source>
+        <translation>Fenster</translation>
+    </message>
+    <message>
+        <source>Listening window %1 rms.</source>
+        <translation>Hörfenster %1 eff.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::FindingsPanel</name>
@@ -6403,6 +6427,18 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>dB rms from the target, on axis</source>
         <translation>dB eff. vom Ziel, auf der Achse</translation>
+    </message>
+    <message>
+        <source>window to %1 dB</source>
+        <translation>Fenster bis %1 dB</translation>
+    </message>
+    <message>
+        <source>to %1</source>
+        <translation>bis %1</translation>
+    </message>
+    <message>
+        <source>more</source>
+        <translation>mehr</translation>
     </message>
 </context>
 <context>

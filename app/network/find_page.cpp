@@ -7,6 +7,7 @@
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
+#include "core/job/align_study.h"
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
@@ -15,11 +16,16 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
+#include <cmath>
+#include <limits>
 #include <utility>
 
 namespace yf::app {
 
 namespace {
+
+/// dB rms
+constexpr double windowLimits[] = {std::numeric_limits<double>::infinity(), 2.0, 1.5, 1.0, 0.7};
 
 QString figuresOf(const job::FoundNetwork& n) {
     return FindPage::tr("%1 parts for %2 by the price list: on axis %3 rms, ±%4 from the target, "
@@ -95,12 +101,19 @@ FindPage::FindPage(QWidget* parent) : QWidget(parent) {
     connect(chart_, &FrontChart::left, this, [this] { showNetwork(chosen_); });
     connect(chart_, &FrontChart::chosen, this, &FindPage::choose);
     connect(across_, &QComboBox::currentIndexChanged, this, &FindPage::draw);
+    connect(window_, &QComboBox::currentIndexChanged, this, &FindPage::draw);
     connect(floor_, &QuantityField::valueChanged, this, &FindPage::draw);
     for (QComboBox* box : {order_, values_}) {
         connect(box, &QComboBox::currentIndexChanged, this, &FindPage::enable);
     }
     connect(&aside_, &Aside::told, this, &FindPage::hear);
     connect(&aside_, &Aside::finished, this, &FindPage::finished);
+    connect(&judging_, &Aside::finished, this, [this] {
+        draw();
+        if (shownNetwork_ >= 0) {
+            tell(wordsFor(shownNetwork_));
+        }
+    });
     enable();
 }
 
@@ -113,6 +126,17 @@ void FindPage::build() {
     across_ =
         narrowCombo(this, QStringLiteral("find_across"), tr("What the error is set against"), 8);
     across_->addItems({tr("price"), tr("parts")});
+    window_ = narrowCombo(this,
+                          QStringLiteral("find_window"),
+                          tr("How flat the listening window must be to be chosen"),
+                          9);
+    for (const double most : windowLimits) {
+        window_->addItem(std::isinf(most) ? tr("any")
+                                          : tr("to %1 dB").arg(figures(text::printNumber(most))),
+                         most);
+    }
+    window_->setToolTip(tr("The mean power of nine directions, to 30° aside and 10° up and down: "
+                           "dB rms about its mean. Flatter networks are green, others amber."));
     start_ = new QPushButton(this);
     start_->setObjectName(QStringLiteral("find_start"));
     take_ = new QPushButton(tr("Take this network"), this);
@@ -135,6 +159,7 @@ void FindPage::build() {
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
     addLabelled(row, tr("set against"), across_, 84);
+    addLabelled(row, tr("window"), window_, 92);
     row->addWidget(start_);
     row->addWidget(take_);
     row->addWidget(keep_);
@@ -302,6 +327,9 @@ QString FindPage::wordsFor(int network) const {
     const auto index = static_cast<std::size_t>(network);
     const job::FoundNetwork& n = front_->networks[index];
     QString said = figuresOf(n) + u'.';
+    if (const auto window = windowOf(network)) {
+        said += u' ' + tr("Listening window %1 rms.").arg(inDecibels(*window));
+    }
     // Why it is here: what it has that the next simpler one has not, and what that brings.
     const auto best = job::flattest(front_->networks, across_->currentIndex() == 0);
     const auto place = std::ranges::find(best, index);
@@ -359,13 +387,51 @@ void FindPage::leave() {
     }
 }
 
+/// Beside the axis too, once the front stands still; some milliseconds a network.
+void FindPage::judgeWindows() {
+    if (!front_ || aside_.running() || !evaluated_ ||
+        (windows_ && windows_->of == front_->networks &&
+         windows_->assembly == evaluated_->assembly.get())) {
+        return;
+    }
+    judging_.stop();
+    judging_.wait();
+    windows_ = std::make_shared<Windows>();
+    windows_->of = front_->networks;
+    windows_->assembly = evaluated_->assembly.get();
+    judging_.begin(
+        [windows = windows_, evaluated = evaluated_, cabinet = cabinet_](Aside::Link& /*link*/) {
+            std::vector<network::Circuit> circuits;
+            for (const job::FoundNetwork& n : windows->of) {
+                circuits.push_back(n.circuit);
+            }
+            if (const job::Cabinet* at = job::findCabinet(evaluated->job, cabinet)) {
+                windows->errors =
+                    job::windowErrors(evaluated->job, *at, *evaluated->assembly, circuits);
+            }
+        });
+}
+
+std::optional<double> FindPage::windowOf(int network) const {
+    const auto i = static_cast<std::size_t>(network);
+    return windows_ && !judging_.running() && i < windows_->errors.size() &&
+                   windows_->of[i] == front_->networks[i]
+               ? windows_->errors[i]
+               : std::nullopt;
+}
+
 void FindPage::draw() {
+    judgeWindows();
     FrontChart::Shown shown{.present = present_,
                             .byPrice = across_->currentIndex() == 0,
                             .leastLoad = floor_->value(),
+                            .mostWindow = window_->currentData().toDouble(),
                             .chosen = chosen_};
     if (front_) {
         shown.networks = front_->networks;
+        for (int i = 0; i < static_cast<int>(shown.networks.size()); ++i) {
+            shown.windows.push_back(windowOf(i));
+        }
         if (front_->byHand.parts > 0) {
             shown.byHand = front_->byHand;
         }

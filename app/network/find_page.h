@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/widgets/aside.h"
 #include "app/network/front_chart.h"
 #include "app/stage.h"
+#include "app/widgets/aside.h"
 
 #include <mutex>
 
@@ -34,6 +34,9 @@ public:
 
     [[nodiscard]] bool running() const { return aside_.running(); }
 
+    /// Listening windows are on their way.
+    [[nodiscard]] bool judging() const { return judging_.running(); }
+
     /// A network is being shown that is not the cabinet's.
     [[nodiscard]] bool proposing() const { return shownNetwork_ >= 0; }
 
@@ -60,6 +63,13 @@ private:
         QString problem;
     };
 
+    /// How flat the listening window is with each network of a front.
+    struct Windows {
+        std::vector<job::FoundNetwork> of;
+        std::vector<std::optional<double>> errors; ///< dB rms
+        const job::Assembly* assembly{};           ///< only compared
+    };
+
     /// What a search rests on: another one begins anew, the same one goes on.
     struct Task {
         job::FindWish wish;
@@ -75,6 +85,8 @@ private:
     void showNetwork(int network);
     void choose(int network);
     void draw();
+    void judgeWindows();
+    [[nodiscard]] std::optional<double> windowOf(int network) const;
     void tell(const QString& words);
     void enable();
     [[nodiscard]] job::FindWish wish() const;
@@ -93,11 +105,14 @@ private:
     bool showWhenDone_{};
     Task task_;
     std::shared_ptr<Shared> shared_;
+    std::shared_ptr<Windows> windows_;
     Aside aside_; ///< last of those that its thread uses: ends before them
+    Aside judging_;
 
     QComboBox* order_{};
     QComboBox* values_{};
     QComboBox* across_{};
+    QComboBox* window_{};
     QuantityField* floor_{};
     QPushButton* start_{};
     QPushButton* take_{};

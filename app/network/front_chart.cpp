@@ -37,8 +37,18 @@ double niceStep(double range, int most) {
     return 10.0 * decade;
 }
 
-void paintDot(QPainter& painter, const QPointF& at, double ohms) {
-    const QColor ink = theme().ink;
+/// Listening windows that are told apart by colour, dB rms.
+constexpr double flat = 1.0;
+constexpr double uneven = 2.0;
+
+QColor inkOf(const std::optional<double>& window) {
+    return !window            ? theme().ink
+           : *window <= flat  ? theme().good
+           : *window > uneven ? theme().mind
+                              : theme().ink;
+}
+
+void paintDot(QPainter& painter, const QPointF& at, double ohms, const QColor& ink) {
     painter.setPen(QPen(ink, 1.4));
     painter.setBrush(theme().sheet);
     painter.drawEllipse(at, radius, radius);
@@ -120,9 +130,16 @@ QPointF FrontChart::at(const job::FoundNetwork& n) const {
     return {room.left() + room.width() * cost(n) / most_, room.top() + room.height() * share};
 }
 
+std::optional<double> FrontChart::windowOf(int network) const {
+    const auto index = static_cast<std::size_t>(network);
+    return index < shown_.windows.size() ? shown_.windows[index] : std::nullopt;
+}
+
 bool FrontChart::allowed(int network) const {
     constexpr double slack = 0.999;
-    return shown_.networks[static_cast<std::size_t>(network)].impedance >= slack * shown_.leastLoad;
+    const job::FoundNetwork& n = shown_.networks[static_cast<std::size_t>(network)];
+    return n.impedance >= slack * shown_.leastLoad &&
+           windowOf(network).value_or(0.0) <= shown_.mostWindow;
 }
 
 int FrontChart::under(const QPointF& place) const {
@@ -200,7 +217,7 @@ void FrontChart::paintNetworks(QPainter& painter) const {
         const job::FoundNetwork& n = shown_.networks[static_cast<std::size_t>(i)];
         constexpr double pale = 0.3;
         painter.setOpacity(allowed(i) ? 1.0 : pale);
-        paintDot(painter, at(n), n.impedance);
+        paintDot(painter, at(n), n.impedance, inkOf(windowOf(i)));
         painter.setOpacity(1.0);
         if (i == shown_.chosen || i == under_) {
             painter.setBrush(Qt::NoBrush);
@@ -258,8 +275,27 @@ void FrontChart::paintKey(QPainter& painter) const {
         painter.drawText(
             QRectF(x, 0.0, wide + 2.0, topRoom), Qt::AlignLeft | Qt::AlignVCenter, text);
         x -= 2.0 * radius + 4.0;
-        paintDot(painter, {x + radius, y}, ohms);
+        paintDot(painter, {x + radius, y}, ohms, theme().ink);
         x -= 12.0;
+    }
+    // Windows by colour, below it at the left.
+    if (std::ranges::none_of(shown_.windows, [](const auto& w) { return w.has_value(); })) {
+        return;
+    }
+    x = field().left();
+    const double below = height() - 16.0;
+    const std::pair<double, QString> windows[] = {
+        {flat, tr("window to %1 dB").arg(figures(text::printFixed(flat, 1)))},
+        {uneven, tr("to %1").arg(figures(text::printFixed(uneven, 1)))},
+        {2.0 * uneven, tr("more")}};
+    for (const auto& [dB, text] : windows) {
+        paintDot(painter, {x + radius, below + 8.0}, heavy, inkOf(dB));
+        x += 2.0 * radius + 4.0;
+        const double wide = painter.fontMetrics().horizontalAdvance(text);
+        painter.setPen(theme().quietInk);
+        painter.drawText(
+            QRectF(x, below, wide + 2.0, 16.0), Qt::AlignLeft | Qt::AlignVCenter, text);
+        x += wide + 12.0;
     }
 }
 

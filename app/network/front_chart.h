@@ -5,13 +5,14 @@
 
 #include <QWidget>
 
+#include <limits>
 #include <optional>
 
 namespace yf::app {
 
 /// The networks that a search came to: error upwards, price or parts across. Those that nothing
-/// beats are joined by steps; fill tells the load. The network from the book trimmed by hand and
-/// the present one stand beside them.
+/// beats are joined by steps; fill tells the load, colour the listening window. The network from
+/// the book trimmed by hand and the present one stand beside them.
 ///
 /// The pointer over a network shows it, a click chooses it. Keys: ←→ choose, Home and End the first
 /// and the last.
@@ -23,10 +24,12 @@ public:
 
     struct Shown {
         std::vector<job::FoundNetwork> networks;
+        std::vector<std::optional<double>> windows; ///< dB rms, one each where known
         std::optional<job::FoundNetwork> byHand;
         std::optional<job::FoundNetwork> present;
         bool byPrice{true};
         double leastLoad{}; ///< Ω: what loads more is pale and cannot be chosen
+        double mostWindow{std::numeric_limits<double>::infinity()}; ///< dB: likewise
         int chosen{-1};
     };
 
@@ -56,6 +59,7 @@ private:
     [[nodiscard]] QRectF field() const;
     [[nodiscard]] double cost(const job::FoundNetwork& network) const;
     [[nodiscard]] bool allowed(int network) const;
+    [[nodiscard]] std::optional<double> windowOf(int network) const;
     [[nodiscard]] int under(const QPointF& place) const;
     void fitAxes();
     void paintAxes(QPainter& painter) const;

@@ -252,7 +252,7 @@ void NetworkStage::connectTune() {
 }
 
 bool NetworkStage::working() const {
-    return tune_->running() || find_->running();
+    return tune_->running() || find_->running() || find_->judging();
 }
 
 QString NetworkStage::state(const Sight& sight) const {

@@ -2,6 +2,7 @@
 #include "core/job/align_study.h"
 
 #include "core/curve/interpolate.h"
+#include "core/job/circuit_edit.h"
 #include "core/job/front_edit.h"
 #include "core/job/lane_edit.h"
 #include "core/job/level_way.h"
@@ -393,6 +394,22 @@ RemedyList remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& a
     return list;
 }
 
+std::vector<std::optional<double>> windowErrors(const Job& job,
+                                                const Cabinet& cabinet,
+                                                const Assembly& assembly,
+                                                const std::vector<network::Circuit>& circuits) {
+    std::vector<std::optional<double>> all(circuits.size());
+    const Bench bench(job, cabinet, assembly);
+    for (std::size_t i = 0; bench.ready() && i < circuits.size(); ++i) {
+        Cabinet other = cabinet;
+        other.circuit = circuits[i];
+        if (const auto flatness = bench.flatness(other)) {
+            all[i] = flatness->window;
+        }
+    }
+    return all;
+}
+
 const Take* wholeTake(const Job& job, const Cabinet& cabinet) {
     const Take* whole = nullptr;
     for (const Take& take : job.takes) {
@@ -449,25 +466,20 @@ wiringTold(const Job& job, const Cabinet& cabinet, const CabinetResult& result) 
 }
 
 Edit drawAsWired(const std::string& cabinet, const std::vector<std::string>& drivers) {
-    return {"Draw the wiring as it is",
-            [cabinet, drivers](const Job& job) -> Result<Job> {
-                Job changed = job;
-                const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
-                if (found == changed.cabinets.end()) {
-                    return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
-                }
-                const auto ends = network::driverEnds(found->circuit);
-                for (std::size_t q = 0; q < ends.size(); ++q) {
-                    if (std::ranges::find(drivers, ends[q].driver) == drivers.end()) {
-                        continue;
-                    }
-                    YF_TRY(circuit, network::withPolarity(found->circuit, q, -ends[q].polarity));
-                    found->circuit = std::move(circuit);
-                }
-                return changed;
-            },
-            {},
-            {}};
+    return circuitEdit(cabinet,
+                       "Draw the wiring as it is",
+                       [drivers](const network::Circuit& drawn) -> Result<network::Circuit> {
+                           network::Circuit circuit = drawn;
+                           const auto ends = network::driverEnds(circuit);
+                           for (std::size_t q = 0; q < ends.size(); ++q) {
+                               if (std::ranges::find(drivers, ends[q].driver) != drivers.end()) {
+                                   YF_TRY(turned,
+                                          network::withPolarity(circuit, q, -ends[q].polarity));
+                                   circuit = std::move(turned);
+                               }
+                           }
+                           return circuit;
+                       });
 }
 
 namespace {

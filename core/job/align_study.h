@@ -71,6 +71,14 @@ struct RemedyList {
 [[nodiscard]] RemedyList
 remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& assembly);
 
+/// The listening window of the cabinet with other networks, by the same sum: dB rms about its mean
+/// over the target's range. Nothing where curves are missing or a network cannot be solved.
+[[nodiscard]] std::vector<std::optional<double>>
+windowErrors(const Job& job,
+             const Cabinet& cabinet,
+             const Assembly& assembly,
+             const std::vector<network::Circuit>& circuits);
+
 /// The last take of the whole cabinet on its axis.
 [[nodiscard]] const Take* wholeTake(const Job& job, const Cabinet& cabinet);
 
@@ -79,7 +87,7 @@ struct WiringTold {
     speaker::WiringFound found;
     std::string take;
     std::vector<std::string> reversed; ///< driver ids, against the drawing
-    bool networkKnown{};  ///< it was noted which network the take is of
+    bool networkKnown{};               ///< it was noted which network the take is of
     bool ofThisNetwork{}; ///< the take is known to be of the network as it is drawn now
 };
 

@@ -2,6 +2,7 @@
 #include "core/job/edit.h"
 
 #include "core/curve/minimum_phase.h"
+#include "core/job/circuit_edit.h"
 #include "core/job/first_value.h"
 #include "core/job/take_id.h"
 
@@ -16,20 +17,6 @@ using network::Circuit;
 
 Error unknown(const char* what, const std::string& id) {
     return {what, "'" + id + "' is not in this job", ""};
-}
-
-/// A job with one cabinet's circuit exchanged.
-Result<Job> withCircuit(const Job& job,
-                        const std::string& cabinet,
-                        const std::function<Result<Circuit>(const Circuit&)>& change) {
-    Job changed = job;
-    const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
-    if (found == changed.cabinets.end()) {
-        return unknown("cabinet", cabinet);
-    }
-    YF_TRY(circuit, change(found->circuit));
-    found->circuit = std::move(circuit);
-    return changed;
 }
 
 Result<Job> withTake(const Job& job, const std::string& driver, Take take) {

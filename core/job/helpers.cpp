@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/helpers.h"
 
+#include "core/job/circuit_edit.h"
 #include "core/job/level_way.h"
 #include "core/network/pad.h"
 #include "core/network/shelf.h"
@@ -300,35 +301,31 @@ Edit addHelper(const std::string& cabinet, const network::SlotPlace& place, cons
                                                  "a trap at the resonance",
                                                  "a trap for a peak",
                                                  "a shelf for the front's step"};
-    return {"Insert " + std::string(names[static_cast<std::size_t>(helper.kind)]),
-            [cabinet, place, helper](const Job& job) -> Result<Job> {
-                Job changed = job;
-                const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
-                if (found == changed.cabinets.end()) {
-                    return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
-                }
-                const network::Section* way = network::waySection(found->circuit, place.way);
-                if (way == nullptr) {
-                    return Error{"network", "it has no way " + std::to_string(place.way + 1), ""};
-                }
-                network::SlotPlace at = place;
-                at.slot = helper.atDriver ? way->ladder.size() : place.slot;
-                for (const network::Slot& slot : helper.slots) {
-                    const auto* series = std::get_if<network::SeriesSlot>(&slot);
-                    at.inLine = series != nullptr;
-                    YF_TRY(circuit,
-                           network::withSlot(found->circuit,
-                                             at,
-                                             series != nullptr
-                                                 ? series->port
-                                                 : std::get<network::ShuntSlot>(slot).port));
-                    found->circuit = std::move(circuit);
-                    ++at.slot;
-                }
-                return changed;
-            },
-            {},
-            {}};
+    return circuitEdit(
+        cabinet,
+        "Insert " + std::string(names[static_cast<std::size_t>(helper.kind)]),
+        [place, helper](const network::Circuit& drawn) -> Result<network::Circuit> {
+            network::Circuit circuit = drawn;
+            const network::Section* way = network::waySection(circuit, place.way);
+            if (way == nullptr) {
+                return Error{"network", "it has no way " + std::to_string(place.way + 1), ""};
+            }
+            network::SlotPlace at = place;
+            at.slot = helper.atDriver ? way->ladder.size() : place.slot;
+            for (const network::Slot& slot : helper.slots) {
+                const auto* series = std::get_if<network::SeriesSlot>(&slot);
+                at.inLine = series != nullptr;
+                YF_TRY(longer,
+                       network::withSlot(circuit,
+                                         at,
+                                         series != nullptr
+                                             ? series->port
+                                             : std::get<network::ShuntSlot>(slot).port));
+                circuit = std::move(longer);
+                ++at.slot;
+            }
+            return circuit;
+        });
 }
 
 } // namespace yf::job

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/lane_edit.h"
 
+#include "core/job/circuit_edit.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -10,26 +12,6 @@ namespace {
 
 using network::Circuit;
 using network::Line;
-
-using CircuitChange = std::function<Result<Circuit>(const Circuit&)>;
-
-Edit circuitEdit(const std::string& cabinet,
-                 std::string name,
-                 CircuitChange change,
-                 std::string mergeKey = {}) {
-    return {std::move(name),
-            [cabinet, change = std::move(change)](const Job& job) -> Result<Job> {
-                Job changed = job;
-                const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
-                if (found == changed.cabinets.end()) {
-                    return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
-                }
-                YF_TRY(circuit, change(found->circuit));
-                found->circuit = std::move(circuit);
-                return changed;
-            },
-            std::move(mergeKey)};
-}
 
 Result<Line> lineAt(const Circuit& circuit, const LinePlace& place) {
     const auto line = network::lineOf(circuit, place.way);

@@ -2,6 +2,7 @@
 #include "core/job/level_way.h"
 
 #include "core/curve/interpolate.h"
+#include "core/job/circuit_edit.h"
 #include "core/job/lane_edit.h"
 #include "core/network/ladder_edit.h"
 #include "core/network/line_edit.h"
@@ -99,25 +100,6 @@ std::string words(double dB) {
     return text::printFixed(dB, 1) + std::string(text::thinSpace) + "dB";
 }
 
-/// A step of the job's network.
-template <typename Change>
-Edit ofCircuit(std::string name, std::string cabinet, Change change) {
-    return {
-        std::move(name),
-        [cabinet = std::move(cabinet), change = std::move(change)](const Job& job) -> Result<Job> {
-            Job changed = job;
-            const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
-            if (found == changed.cabinets.end()) {
-                return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
-            }
-            YF_TRY(circuit, change(found->circuit));
-            found->circuit = std::move(circuit);
-            return changed;
-        },
-        {},
-        {}};
-}
-
 } // namespace
 
 OwnBand ownBand(const CabinetResult& result, std::size_t way) {
@@ -170,9 +152,9 @@ std::optional<Edit> levelWay(const Job& job,
         }
         const Part series = network::withValue(standing->series, made->series.value);
         const Part shunt = network::withValue(standing->shunt, made->shunt.value);
-        return ofCircuit(
-            "Change the pad of " + driver->name + " to " + words(now + quieter),
+        return circuitEdit(
             cabinet.id,
+            "Change the pad of " + driver->name + " to " + words(now + quieter),
             [series, shunt](const network::Circuit& circuit) -> Result<network::Circuit> {
                 YF_TRY(half, network::withPart(circuit, series));
                 return network::withPart(half, shunt);
@@ -184,9 +166,9 @@ std::optional<Edit> levelWay(const Job& job,
         return std::nullopt;
     }
     const network::SlotPlace place{way, section->ladder.size(), true};
-    return ofCircuit(
-        "Insert a pad of " + words(quieter) + " before " + driver->name,
+    return circuitEdit(
         cabinet.id,
+        "Insert a pad of " + words(quieter) + " before " + driver->name,
         [place, made = *made](const network::Circuit& circuit) -> Result<network::Circuit> {
             YF_TRY(half, network::withSlot(circuit, place, made.series));
             return network::withSlot(half, {place.way, place.slot + 1, false}, made.shunt);

@@ -6,6 +6,7 @@
 #include "app/network/lanes_view.h"
 #include "app/network/part_tile.h"
 #include "app/plots/plot.h"
+#include "core/job/align_study.h"
 #include "tests/support/test_window.h"
 
 #include <QComboBox>
@@ -81,6 +82,18 @@ TEST_F(FindTest, theFrontStaysInTheJobAndANetworkIsTaken) {
     EXPECT_EQ(chart()->shown().networks, networks);
     EXPECT_EQ(cabinet().circuit, before);
     const double asReceived = drawnLevel();
+    // How flat the listening window is stands beside it, and can be asked for.
+    EXPECT_TRUE(QTest::qWaitFor([this] { return !page()->judging(); }));
+    ASSERT_EQ(chart()->shown().windows.size(), networks.size());
+    std::vector<network::Circuit> circuits;
+    for (const job::FoundNetwork& n : networks) {
+        circuits.push_back(n.circuit);
+    }
+    const auto windows = job::windowErrors(job(), cabinet(), job::assemble(job()), circuits);
+    for (std::size_t i = 0; i < networks.size(); ++i) {
+        ASSERT_TRUE(windows[i].has_value());
+        EXPECT_NEAR(*chart()->shown().windows[i], *windows[i], 1e-9);
+    }
     // Under the pointer it is drawn, and gone again with the pointer.
     const auto last = networks.size() - 1;
     QTest::mouseMove(chart(), chart()->at(networks[last]).toPoint());
@@ -100,7 +113,18 @@ TEST_F(FindTest, theFrontStaysInTheJobAndANetworkIsTaken) {
         << told().toStdString();
     press(Qt::Key_Left);
     EXPECT_EQ(chart()->shown().chosen, static_cast<int>(last) - 1);
-    press(Qt::Key_Right);
+    // What is less flat beside the axis than asked for is passed over.
+    find<QComboBox>("find_window")->setCurrentIndex(2); // to 1.5 dB
+    press(Qt::Key_Home);
+    settle();
+    for (std::size_t i = 0; i < networks.size(); ++i) {
+        const int was = chart()->shown().chosen;
+        press(Qt::Key_Right);
+        const int now = chart()->shown().chosen;
+        EXPECT_TRUE(now == was || *windows[static_cast<std::size_t>(now)] <= 1.5) << now;
+    }
+    find<QComboBox>("find_window")->setCurrentIndex(0);
+    press(Qt::Key_End);
     settle();
     click(find<QPushButton>("find_take"));
     settle();
