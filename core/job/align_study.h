@@ -64,10 +64,9 @@ struct RemedyList {
     int tried{};
 };
 
-/// Every way turned over; every part one and two steps of E12 up and down, and left out; every way
-/// but the lowest 3 dB up or down by its pad's resistor or, at line level, its gain; every driver
-/// 20 mm up or down, and out or in by 5 mm; the middle driver to the other side. All by the same
-/// sum over nine directions.
+/// Every way turned over; every part one and two steps of E12 up and down, and left out; every
+/// way's level 1.5 and 3 dB up and down (levelWay); every driver 20 mm up or down, and out or in by
+/// 5 mm; one off the middle to the other side. All by the same sum over nine directions.
 [[nodiscard]] RemedyList
 remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& assembly);
 

@@ -55,7 +55,7 @@ struct Hole {
     double width{};     ///< octaves between half depths
 };
 
-/// Holes of 6 dB and more, half an octave wide or more at half depth, deepest first. Two ways of
+/// Holes of 6 dB and more, 0.3 octaves wide or more at half depth, deepest first. Two ways of
 /// like level out of step make such; so can a room or a filter with a gap: it is a suspicion, which
 /// a battery at the terminals confirms.
 [[nodiscard]] std::vector<Hole>
