@@ -21,6 +21,7 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPushButton>
+#include <QScrollArea>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -188,10 +189,18 @@ QWidget* AlignStage::makeAnglesPage() {
     addLabelled(flow, tr("of"), edgeSize_, 76);
     flow->addWidget(front_);
     flow->addWidget(floor_);
+    // In a low window the words give way, not the fields.
+    auto* words = new QScrollArea(box);
+    words->setWidgetResizable(true);
+    words->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    words->viewport()->setAutoFillBackground(false);
+    words->setWidget(anglesSaid_->parentWidget());
+    words->widget()->setAutoFillBackground(false);
+    words->setFocusPolicy(Qt::NoFocus);
+    controls->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     auto* side = new QVBoxLayout;
     side->addWidget(controls);
-    side->addWidget(anglesSaid_->parentWidget());
-    side->addStretch(1);
+    side->addWidget(words, 1);
     auto* row = new QHBoxLayout(box);
     row->setContentsMargins(0, 0, 0, 0);
     row->addWidget(angles_, 5);
