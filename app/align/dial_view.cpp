@@ -13,6 +13,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <vector>
 
 namespace yf::app {
 
@@ -122,6 +123,7 @@ void DialView::paintEvent(QPaintEvent* /*event*/) {
         painter.drawText(rect(), Qt::AlignCenter | Qt::TextWordWrap, tr("no responses yet"));
         return;
     }
+    std::vector<QRectF> named;
     const auto hand = [&](const curve::Complex& p, const Stroke& stroke, const QString& name) {
         const QPointF end = tip(p);
         painter.setPen(stroke.pen());
@@ -134,8 +136,20 @@ void DialView::paintEvent(QPaintEvent* /*event*/) {
         const QPointF at = end + 15.0 * away / length;
         painter.setPen(t.ink);
         painter.setFont(font());
-        painter.drawText(
-            QRectF(at - QPointF(34.0, 9.0), QSizeF(68.0, 18.0)), Qt::AlignCenter, name);
+        // Inside the picture, and beside the names that stand there already.
+        QRectF room(QPointF(), QSizeF(painter.fontMetrics().horizontalAdvance(name) + 2.0, 15.0));
+        room.moveCenter(at);
+        room.moveLeft(std::clamp(room.left(), 0.0, std::max(0.0, width() - room.width())));
+        room.moveTop(std::max(room.top(), 0.0));
+        const double side = away.x() < 0.0 ? -1.0 : 1.0;
+        for (const QRectF& other : named) {
+            if (room.intersects(other)) {
+                side < 0.0 ? room.moveRight(other.left() - 3.0)
+                           : room.moveLeft(other.right() + 3.0);
+            }
+        }
+        named.push_back(room);
+        painter.drawText(room, Qt::AlignCenter, name);
     };
     Stroke thick = t.sum;
     thick.width = 3.4;
