@@ -159,7 +159,7 @@ TEST_F(Access, tabComesToEverythingAndRoundAgain) {
         const std::size_t all = missed.size();
         QWidget* first = *missed.begin();
         first->setFocus();
-        for (std::size_t i = 0; i < all + 5 && !missed.empty(); ++i) {
+        for (std::size_t i = 0; i < 4 * all && !missed.empty(); ++i) {
             missed.erase(QApplication::focusWidget());
             QTest::keyClick(QApplication::focusWidget(), Qt::Key_Tab);
         }
