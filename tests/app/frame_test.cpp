@@ -125,7 +125,8 @@ TEST_F(Hall, findingsUnfoldShowAndAreSetAsideWithANote) {
     EXPECT_EQ(QApplication::focusWidget()->objectName(), QStringLiteral("tile_C3"));
     click(button("show_align.reversed/left/left-teasel"));
     settle();
-    EXPECT_NEAR(plot("plot_response")->crosshair(), 2500.0, 400.0);
+    EXPECT_TRUE(find<QWidget>("stage_align")->isVisible());
+    EXPECT_NEAR(plot("align_response")->crosshair(), 2500.0, 400.0);
     click(button("aside_meas.distance"));
     settle();
     enter("note_meas.distance", "the hall is not deeper");
