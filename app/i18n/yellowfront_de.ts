@@ -11175,6 +11175,50 @@ nach den Flächen allein: %3</translation>
         <source>The sum 10° above and below and 30° to both sides counts half as much as the axis, each at its own level: from takes at angles where there are some, else by the model of a stiff piston.</source>
         <translation>Die Summe 10° darüber und darunter und 30° zu beiden Seiten zählt halb so viel wie die Achse, jede auf ihrem eigenen Pegel: aus Aufnahmen unter Winkeln, wo es welche gibt, sonst nach dem Modell eines steifen Kolbens.</translation>
     </message>
+    <message>
+        <source>Parts left out</source>
+        <translation>Weggelassene Teile</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keines</translation>
+    </message>
+    <message>
+        <source>for fewer parts</source>
+        <translation>für weniger Teile</translation>
+    </message>
+    <message>
+        <source>for the price</source>
+        <translation>für den Preis</translation>
+    </message>
+    <message>
+        <source>Once tuned, parts go one after the other and the rest is tuned anew, as long as the error grows by no more than is allowed here: by number the part that is missed least, by price the one that saves most. Prices are those of Parts.</source>
+        <translation>Nach dem Abstimmen geht ein Teil nach dem anderen weg, und der Rest wird neu abgestimmt, solange der Fehler um nicht mehr als hier erlaubt wächst: nach der Zahl das Teil, das am wenigsten fehlt, nach dem Preis das, das am meisten spart. Es gelten die Preise unter Teile.</translation>
+    </message>
+    <message>
+        <source>What leaving parts out may add to the error</source>
+        <translation>Was Weglassen den Fehler vergrößern darf</translation>
+    </message>
+    <message>
+        <source>leave out</source>
+        <translation>weglassen</translation>
+    </message>
+    <message>
+        <source>costing up to</source>
+        <translation>für höchstens</translation>
+    </message>
+    <message>
+        <source>No part can go for %1.</source>
+        <translation>Für %1 kann kein Teil weg.</translation>
+    </message>
+    <message>
+        <source>%1 leaves %2</source>
+        <translation>ohne %1 bleiben %2</translation>
+    </message>
+    <message>
+        <source>Left out, and the error then: %1. Price %2 becomes %3.</source>
+        <translation>Weggelassen, und der Fehler danach: %1. Der Preis %2 wird %3.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::WoodPage</name>

@@ -21,6 +21,9 @@ namespace yf::app {
 
 namespace {
 
+const quantity::Quantity mayCost{
+    "", "may_cost_db", 1.0, "dB", 0.0, 6.0, "that leaving parts out may add to the error"};
+
 QString stoodWords(const tune::Standing& standing) {
     return TuneBar::tr("%1 rms, ±%2 from flat")
         .arg(inDecibels(standing.rms()), inDecibels(standing.most));
@@ -44,6 +47,18 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
         tr("Whether each way, driver and filter together, is also to follow a Linkwitz-Riley slope "
            "where it crosses its neighbours today. Down to −24 dB; the sum still counts twice as "
            "much."));
+    sparing_ = narrowCombo(this, QStringLiteral("tune_sparing"), tr("Parts left out"), 12);
+    sparing_->addItems({tr("none"), tr("for fewer parts"), tr("for the price")});
+    sparing_->setToolTip(
+        tr("Once tuned, parts go one after the other and the rest is tuned anew, as long as the "
+           "error grows by no more than is allowed here: by number the part that is missed least, "
+           "by price the one that saves most. Prices are those of Parts."));
+    mayCost_ = quantityField(this,
+                             mayCost,
+                             text::Unit::decibel,
+                             QStringLiteral("tune_may_cost"),
+                             tr("What leaving parts out may add to the error"));
+    mayCost_->setValue(tune::Sparing{}.mayCost);
     inStep_ = new QCheckBox(tr("in step"), this);
     inStep_->setObjectName(QStringLiteral("tune_in_step"));
     inStep_->setToolTip(
@@ -80,7 +95,9 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     addLabelled(row, tr("may change"), changes_, 116);
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
-    addLabelled(row, tr("slopes"), slopes_, 112);
+    addLabelled(row, tr("slopes"), slopes_, 128);
+    addLabelled(row, tr("leave out"), sparing_, 128);
+    addLabelled(row, tr("costing up to"), mayCost_, 76);
     row->addWidget(besides_);
     row->addWidget(inStep_);
     row->addWidget(robust_);
@@ -89,24 +106,35 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     row->addWidget(leave_);
     connect(start_, &QPushButton::clicked, this, [this] { aside_.running() ? cancel() : begin(); });
     connect(take_, &QPushButton::clicked, this, [this] {
-        const job::Edit edit = job::takeTuned(cabinet_, *best_);
+        const job::Edit edit = job::takeTuned(cabinet_, *best_, leftOut_);
         leave();
         Q_EMIT taken(edit);
     });
     connect(leave_, &QPushButton::clicked, this, &TuneBar::leave);
     tellProblems(floor_, told_);
+    tellProblems(mayCost_, told_);
+    connect(sparing_, &QComboBox::currentIndexChanged, this, &TuneBar::enable);
+    connect(changes_, &QComboBox::currentIndexChanged, this, &TuneBar::enable);
     connect(&aside_, &Aside::told, this, &TuneBar::showBest);
     connect(&aside_, &Aside::finished, this, &TuneBar::finished);
     enable();
 }
 
 job::TuneWish TuneBar::wish() const {
+    using By = tune::Sparing::By;
+    std::optional<tune::Sparing> sparing;
+    if (sparing_->currentIndex() > 0 && changes_->currentIndex() == 0) {
+        sparing = {.by = sparing_->currentIndex() == 1 ? By::count : By::price,
+                   .mayCost = mayCost_->value(),
+                   .prices = evaluated_->job.prices};
+    }
     const bool own = values_->currentIndex() == values_->count() - 1;
     return {.floor = floor_->value(),
             .values = {endValues(values_), own ? evaluated_->job.stock : network::Stock{}},
             .slopes = slopes_->currentIndex() == 0 ? std::nullopt
                                                    : std::optional(2 * slopes_->currentIndex()),
             .changes = changes_->currentIndex(),
+            .sparing = sparing,
             .robust = robust_->isChecked(),
             .aside = besides_->isChecked(),
             .inStep = inStep_->isChecked()};
@@ -125,6 +153,10 @@ void TuneBar::enable() {
          QList<QWidget*>{floor_, values_, slopes_, changes_, besides_, inStep_, robust_}) {
         w->setEnabled(!aside_.running());
     }
+    // A few parts changed is for a restoration, which leaves the rest as it stands.
+    const bool every = changes_->currentIndex() == 0;
+    sparing_->setEnabled(!aside_.running() && every);
+    mayCost_->setEnabled(sparing_->isEnabled() && sparing_->currentIndex() > 0);
     Q_EMIT workChanged();
 }
 
@@ -199,6 +231,7 @@ void TuneBar::finished() {
         return;
     }
     best_ = tuned.found.circuit;
+    leftOut_ = tuned.leftOut;
     QString words = tr("On axis, before %1; now %2, least impedance %3 Ω. Parts at the ends of "
                        "their tolerances add up to %4.")
                         .arg(stoodWords(tuned.before.standing),
@@ -212,9 +245,29 @@ void TuneBar::finished() {
         }
         words += u' ' + tr("What each buys, rms: %1.").arg(steps.join(QStringLiteral("; ")));
     }
+    if (tuned.price > 0.0) { // parts were to be left out
+        words += u' ' + leftOutWords(tuned);
+    }
     tell(words);
     enable();
-    Q_EMIT previewed(job::takeTuned(cabinet_, *best_));
+    Q_EMIT previewed(job::takeTuned(cabinet_, *best_, leftOut_));
+}
+
+QString TuneBar::leftOutWords(const job::Tuned& tuned) const {
+    const auto money = [](double sum) { return figures(text::printFixed(sum, 2)); };
+    if (tuned.leftOut.empty()) {
+        return tr("No part can go for %1.").arg(inDecibels(mayCost_->value()));
+    }
+    QStringList steps;
+    for (const tune::Spared& step : tuned.leftOut) {
+        QStringList ids;
+        for (const std::string& id : step.ids) {
+            ids << app::words(id);
+        }
+        steps << tr("%1 leaves %2").arg(ids.join(QStringLiteral(" + ")), inDecibels(step.error));
+    }
+    return tr("Left out, and the error then: %1. Price %2 becomes %3.")
+        .arg(steps.join(QStringLiteral("; ")), money(tuned.priceBefore), money(tuned.price));
 }
 
 void TuneBar::cancel() {

@@ -49,6 +49,7 @@ private:
     void tell(const QString& words);
     void enable();
     [[nodiscard]] job::TuneWish wish() const;
+    [[nodiscard]] QString leftOutWords(const job::Tuned& tuned) const;
 
     /// What the search has found so far; both threads.
     struct Shared {
@@ -62,7 +63,8 @@ private:
     std::string cabinet_;
     network::Circuit began_; ///< the network that is being tuned
     std::optional<network::Circuit> best_;
-    bool wanted_{}; ///< asked for before there was anything to tune
+    std::vector<tune::Spared> leftOut_; ///< of `best_`
+    bool wanted_{};                     ///< asked for before there was anything to tune
     std::shared_ptr<Shared> shared_;
     Aside aside_; ///< last of those that its thread uses: ends before them
 
@@ -70,6 +72,8 @@ private:
     QComboBox* values_{};
     QComboBox* changes_{};
     QComboBox* slopes_{};
+    QComboBox* sparing_{};
+    QuantityField* mayCost_{};
     QCheckBox* besides_{};
     QCheckBox* inStep_{};
     QCheckBox* robust_{};

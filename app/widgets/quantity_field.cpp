@@ -55,8 +55,10 @@ QString QuantityField::shown(double value) const {
         inches ? text::printFixed(value / inch, 2) + "″"
         : lengths_ == Lengths::metric
             ? text::printSignificant(value / bareUnit(), 5) + std::string(text::thinSpace) + "mm"
-        : quantity_.display.empty() ? text::printSignificant(value / quantity_.unit, 4)
-                                    : text::printEngineering(value, quantity_.display);
+        : unit_ == text::Unit::decibel // has no prefixes: 300 mdB is nobody's word
+            ? text::printSignificant(value, 4) + std::string(text::thinSpace) + "dB"
+            : quantity_.display.empty() ? text::printSignificant(value / quantity_.unit, 4)
+                                        : text::printEngineering(value, quantity_.display);
     return figures(text);
 }
 

@@ -124,9 +124,7 @@ Point byHand(const Plan& plan, const std::function<bool()>& goOn) {
     }
     problem.circuit = *best;
     point.found = tune::judged(problem, *best);
-    for (const network::Part& part : network::parts(*best)) {
-        point.price += plan.prices.of(part);
-    }
+    point.price = plan.prices.of(network::parts(*best));
     return point;
 }
 

@@ -191,9 +191,7 @@ struct Finder::State {
 
     [[nodiscard]] Point pointOf(const Candidate& c, tune::Found found) const {
         Point point{.found = std::move(found), .shapes = space.shapesOf(c), .parts = c.parts};
-        for (const network::Part& part : network::parts(point.found.circuit)) {
-            point.price += plan.prices.of(part);
-        }
+        point.price = plan.prices.of(network::parts(point.found.circuit));
         return point;
     }
 
@@ -355,10 +353,7 @@ struct Finder::State {
             if (!point.found.allowed) {
                 return;
             }
-            point.price = 0.0;
-            for (const network::Part& part : network::parts(point.found.circuit)) {
-                point.price += plan.prices.of(part);
-            }
+            point.price = plan.prices.of(network::parts(point.found.circuit));
             rounded[i] = std::move(point);
         });
         if (!finishedAll) {

@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/find_study.h"
 
-#include "core/find/find.h"
 #include "core/find/start.h"
-#include "core/job/usable_band.h"
+#include "core/job/crossing_band.h"
 
 #include <algorithm>
 #include <cmath>
@@ -39,55 +38,6 @@ Result<std::vector<network::Section>> waysOf(const network::Circuit& circuit) {
     return all;
 }
 
-std::optional<DriverBand> bandOf(const Job& job, const std::string& id, const Assembly& assembly) {
-    const Driver* driver = findDriver(job, id);
-    const auto reading = assembly.readings.find(id);
-    const std::optional<double> fs = reading != assembly.readings.end() && reading->second.resonance
-                                         ? std::optional(reading->second.resonance->fs)
-                                         : std::nullopt;
-    return driver == nullptr ? std::nullopt : usableBandOf(job, *driver, fs);
-}
-
-/// At least half an octave, about its middle.
-curve::Range widened(const curve::Range& band) {
-    const double least = std::sqrt(2.0);
-    if (band.to >= least * band.from) {
-        return band;
-    }
-    const double middle = std::sqrt(band.from * band.to);
-    return {middle / std::sqrt(least), middle * std::sqrt(least)};
-}
-
-Result<curve::Range> crossingOf(const Job& job,
-                                const Assembly& assembly,
-                                const network::Loads& loads,
-                                const std::string& lower,
-                                const std::string& upper) {
-    const auto below = bandOf(job, lower, assembly);
-    const auto above = bandOf(job, upper, assembly);
-    if (below && above) {
-        if (const auto join = joinBand(*below, *above)) {
-            return widened({join->from, join->to});
-        }
-    }
-    const auto meeting =
-        find::meeting(loads, loads.drivers[*loads.find(lower)], loads.drivers[*loads.find(upper)]);
-    if (!meeting) {
-        return Error{"drivers",
-                     lower + " and " + upper + " do not meet",
-                     "no network mends that: one of them must be another"};
-    }
-    return *meeting;
-}
-
-double priceOf(const network::Prices& prices, const network::Circuit& circuit) {
-    double sum = 0.0;
-    for (const network::Part& part : network::parts(circuit)) {
-        sum += prices.of(part);
-    }
-    return sum;
-}
-
 Result<Job> withCabinet(const Job& job,
                         const std::string& cabinet,
                         const std::function<void(Cabinet&)>& change) {
@@ -119,9 +69,9 @@ findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const
     plan.orders.resize(static_cast<std::size_t>(wish.highestOrder));
     std::iota(plan.orders.begin(), plan.orders.end(), 1);
     for (std::size_t q = 0; q + 1 < ends.size(); ++q) {
-        YF_TRY(
-            band,
-            crossingOf(job, assembly, plan.base.loads.loads(), ends[q].driver, ends[q + 1].driver));
+        YF_TRY(band,
+               crossingBand(
+                   job, assembly, plan.base.loads.loads(), ends[q].driver, ends[q + 1].driver));
         plan.crossings.push_back(band);
     }
     find::keepLevel(plan.base, plan.crossings);
@@ -136,7 +86,7 @@ FoundNetwork presentNetwork(const find::Plan& plan, const network::Circuit& circ
     return {.circuit = circuit,
             .ways = {},
             .parts = static_cast<int>(parts.size()),
-            .price = priceOf(plan.prices, circuit),
+            .price = plan.prices.of(parts),
             .rms = found.standing.rms(),
             .most = found.standing.most,
             .impedance = found.impedance.ohms};

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/tune_study.h"
 
+#include "core/job/crossing_band.h"
 #include "core/job/directions.h"
 #include "core/job/usable_band.h"
 #include "core/network/prototype.h"
@@ -121,6 +122,43 @@ double slopeLevel(int order, double x, bool highPass) {
     return quantity::decibels(std::abs(network::filterAt(D, x, highPass)));
 }
 
+/// The pressure of a way where it is heard on the axis.
+std::vector<network::Complex>
+pressureOf(const tune::Problem& problem, const network::Solution& solution, std::size_t q) {
+    auto p = solution.drives[q];
+    for (std::size_t k = 0; k < p.size(); ++k) {
+        p[k] *= problem.factors[q][k];
+    }
+    return p;
+}
+
+/// Where a pair changes places today.
+std::optional<double>
+crossesAt(const tune::Problem& problem, const network::Solution& solution, std::size_t q) {
+    const auto lower = pressureOf(problem, solution, q);
+    const auto upper = pressureOf(problem, solution, q + 1);
+    const auto found = speaker::crossover({problem.goal.axis, lower, upper});
+    return found ? std::optional(found->fx) : std::nullopt;
+}
+
+/// Each pair of neighbours changes places where both are at home, or where it does today: else a
+/// driver may end up with nothing to do because the sum happens to be flat without it.
+void putCrossings(const Job& job,
+                  const Assembly& assembly,
+                  const network::Solution& solution,
+                  tune::Problem& problem) {
+    const auto ends = network::driverEnds(problem.circuit);
+    for (std::size_t q = 0; q + 1 < ends.size(); ++q) {
+        const auto fx = crossesAt(problem, solution, q);
+        const auto band =
+            crossingBand(job, assembly, problem.loads.loads(), ends[q].driver, ends[q + 1].driver);
+        if (fx && band) {
+            problem.goal.crossings.push_back(
+                {q, std::min(*fx, band->from), std::max(*fx, band->to)});
+        }
+    }
+}
+
 /// Each way after Linkwitz-Riley slopes where it crosses its neighbours today. What lies more than
 /// 24 dB down does not count: nobody hears it, and it would rule.
 std::optional<Error>
@@ -128,26 +166,17 @@ putSlopes(tune::Problem& problem, const network::Solution& solution, int order) 
     constexpr double heard = -24.0;
     constexpr double weight = 0.5;
     YF_EXPECT(order % 2 == 0);
-    const auto pressure = [&](std::size_t q) {
-        auto p = solution.drives[q];
-        for (std::size_t k = 0; k < p.size(); ++k) {
-            p[k] *= problem.factors[q][k];
-        }
-        return p;
-    };
     const Axis& axis = problem.goal.axis;
     std::vector<double> fx;
     for (std::size_t q = 0; q + 1 < solution.drives.size(); ++q) {
-        const auto lower = pressure(q);
-        const auto upper = pressure(q + 1);
-        const auto found = speaker::crossover({axis, lower, upper});
-        if (!found || (!fx.empty() && found->fx <= fx.back())) {
+        const auto found = crossesAt(problem, solution, q);
+        if (!found || (!fx.empty() && *found <= fx.back())) {
             return Error{"slopes",
                          "ways " + std::to_string(q + 1) + " and " + std::to_string(q + 2) +
                              " do not cross",
                          "slopes are taken where neighbours cross today"};
         }
-        fx.push_back(found->fx);
+        fx.push_back(*found);
     }
     for (std::size_t q = 0; q <= fx.size(); ++q) {
         tune::WayGoal way{.end = q, .weight = weight};
@@ -211,6 +240,7 @@ Result<tune::Problem> tuneProblem(const Job& job,
     // Nor may it become much quieter than it is.
     constexpr double mayBeLost = 2.0;
     problem.goal.leastLevel = tune::judgedGoal(problem, cabinet.circuit).level - mayBeLost;
+    putCrossings(job, assembly, solution, problem);
     if (wish.aside) {
         putAsides(job, cabinet, problem);
     }
@@ -308,14 +338,25 @@ Tuned tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const Tune
     } else {
         tuned.found = everyWayRound(problem, wish, goOn, turned);
     }
+    // Searches with other unknowns: only asked whether to go on.
+    const tune::GoOn onward = [&](const auto&, const auto&) {
+        ++progress.tried;
+        return !watch || watch(progress);
+    };
+    turned.circuit = problem.circuit;
+    if (wish.sparing && wish.changes == 0 && tuned.found.stop != tune::Stop::cancelled) {
+        tune::Thinned thinned = tune::leaveOut(turned, tuned.found, *wish.sparing, onward);
+        tuned.leftOut = std::move(thinned.steps);
+        tuned.found = std::move(thinned.found);
+        turned = std::move(thinned.problem);
+    }
     if (!wish.values.exact() && tuned.found.stop != tune::Stop::cancelled) {
-        // Starts of its own would have other unknowns: only asked whether to go on.
-        const tune::GoOn onward = [&](const auto&, const auto&) {
-            ++progress.tried;
-            return !watch || watch(progress);
-        };
-        turned.circuit = problem.circuit;
         tuned.found = tune::purchasable(turned, tuned.found, wish.values, onward);
+    }
+    if (wish.sparing) {
+        const network::Prices& prices = wish.sparing->prices;
+        tuned.priceBefore = prices.of(network::parts(problem.circuit));
+        tuned.price = prices.of(network::parts(tuned.found.circuit));
     }
     if (!problem.goal.ways.empty() || !problem.goal.asides.empty()) {
         // People are told of the sum; the ways' slopes were a means.
@@ -333,9 +374,11 @@ Tuned tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const Tune
     return tuned;
 }
 
-Edit takeTuned(const std::string& cabinet, const network::Circuit& tuned) {
+Edit takeTuned(const std::string& cabinet,
+               const network::Circuit& tuned,
+               const std::vector<tune::Spared>& leftOut) {
     return {"Tune the network",
-            [cabinet, tuned](const Job& job) -> Result<Job> {
+            [cabinet, tuned, leftOut](const Job& job) -> Result<Job> {
                 Job changed = job;
                 const auto found = std::ranges::find(changed.cabinets, cabinet, &Cabinet::id);
                 if (found == changed.cabinets.end()) {
@@ -349,6 +392,12 @@ Edit takeTuned(const std::string& cabinet, const network::Circuit& tuned) {
                     }
                     if (now[q].polarity != ends[q].polarity) {
                         YF_TRY(circuit, network::withPolarity(found->circuit, q, ends[q].polarity));
+                        found->circuit = std::move(circuit);
+                    }
+                }
+                for (const tune::Spared& step : leftOut) {
+                    for (const std::string& id : step.ids) {
+                        YF_TRY(circuit, network::withoutPart(found->circuit, id));
                         found->circuit = std::move(circuit);
                     }
                 }

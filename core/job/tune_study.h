@@ -3,7 +3,7 @@
 
 #include "core/job/edit.h"
 #include "core/job/evaluate.h"
-#include "core/tune/tuner.h"
+#include "core/tune/sparing.h"
 
 #include <functional>
 
@@ -16,6 +16,7 @@ struct TuneWish {
     std::optional<int> slopes; ///< each way is to follow a Linkwitz-Riley of that order where it
                                ///< crosses its neighbours today; none: only the sum counts
     int changes{};             ///< at most so many parts; 0: all that are not fixed
+    std::optional<tune::Sparing> sparing; ///< parts are left out in the end; not with `changes`
     int starts{8};
     bool robust{}; ///< networks with parts off by their tolerances count too
     bool aside{};  ///< the sum 10° above and below and 30° to both sides counts too
@@ -29,6 +30,7 @@ struct TuneWish {
 /// is kept where it is at home: above its usable band no more drive than −6 dB at the band's end,
 /// falling by 12 dB an octave; below its resonance, where that lies above 200 Hz, no more than −12
 /// dB at fs, falling likewise; or what it gets today where that is more (rules of thumb).
+/// Neighbours change places where both are at home, or where they do today.
 /// Fails with what is missing: responses, impedances, a network of ways, parts that may change.
 [[nodiscard]] Result<tune::Problem>
 tuneProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const TuneWish& wish);
@@ -51,15 +53,20 @@ using TuneWatch = std::function<bool(const TuneProgress& progress)>;
 struct Tuned {
     tune::Found found;
     tune::Found before;
-    std::vector<tune::Found> steps; ///< with fewest changes: none, one, two … parts
+    std::vector<tune::Found> steps;    ///< with fewest changes: none, one, two … parts
+    std::vector<tune::Spared> leftOut; ///< with `sparing`, in the order in which they went
+    double priceBefore{};              ///< of all parts, with `sparing`
+    double price{};
     double partsOff{}; ///< dB, what the parts' tolerances can add in the band, to first order
 };
 
 [[nodiscard]] Tuned
 tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const TuneWatch& watch);
 
-/// Values and polarities of a tuned network become the cabinet's. Fails if its parts are others by
-/// then.
-[[nodiscard]] Edit takeTuned(const std::string& cabinet, const network::Circuit& tuned);
+/// Values and polarities of a tuned network become the cabinet's, and what was left out goes.
+/// Fails if its parts are others by then.
+[[nodiscard]] Edit takeTuned(const std::string& cabinet,
+                             const network::Circuit& tuned,
+                             const std::vector<tune::Spared>& leftOut = {});
 
 } // namespace yf::job

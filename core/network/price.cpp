@@ -25,6 +25,14 @@ double Prices::of(const Part& part) const {
                                 : film + filmPerMicrofarad * perMicro * part.value;
 }
 
+double Prices::of(const std::vector<Part>& parts) const {
+    double sum = 0.0;
+    for (const Part& part : parts) {
+        sum += of(part);
+    }
+    return sum;
+}
+
 bool isElectrolytic(const Part& part) {
     constexpr double atFrequency = 1000.0;
     constexpr double lossy = 0.01;

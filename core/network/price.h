@@ -4,6 +4,8 @@
 #include "core/network/part.h"
 #include "core/quantity/quantities.h"
 
+#include <vector>
+
 namespace yf::network {
 
 /// What a part costs that does not say it itself: a base and a slope, in the user's own money.
@@ -39,6 +41,9 @@ struct Prices {
 
     /// Its own price, else by the list.
     [[nodiscard]] double of(const Part& part) const;
+
+    /// What they cost together.
+    [[nodiscard]] double of(const std::vector<Part>& parts) const;
 };
 
 /// Whether a capacitor is an electrolytic, told by its loss (1 % and more at 1 kHz).

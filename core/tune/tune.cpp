@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/tune/tune.h"
 
+#include "core/network/ladder_edit.h"
 #include "core/quantity/level.h"
 #include "core/text/nearest.h"
 
@@ -210,13 +211,12 @@ std::optional<Error> checkTable(const std::vector<double>& f,
 }
 
 std::vector<std::string> changedIds(const network::Circuit& before, const network::Circuit& after) {
-    const auto a = network::parts(before);
-    const auto b = network::parts(after);
     std::vector<std::string> ids;
-    for (std::size_t p = 0; p < a.size(); ++p) {
+    for (const network::Part& part : network::parts(before)) {
         constexpr double same = 1e-9;
-        if (std::abs(b[p].value / a[p].value - 1.0) > same) {
-            ids.push_back(a[p].id);
+        const auto now = network::findPart(after, part.id); // not there: left out
+        if (now && std::abs(now->value / part.value - 1.0) > same) {
+            ids.push_back(part.id);
         }
     }
     return ids;
@@ -296,6 +296,11 @@ std::optional<Error> check(const TuneRequest& r) {
         (r.boundRatios->size() != 2 || r.boundRatios->front() >= r.boundRatios->back())) {
         return Error{"bound_ratios", "not a pair", "must be the least and the greatest ratio"};
     }
+    if (r.mayCost && r.maxChanges) {
+        return Error{"may_cost_db",
+                     "given beside max_changes",
+                     "parts are left out where all may change; give one of them"};
+    }
     return std::nullopt;
 }
 
@@ -358,10 +363,17 @@ Result<TuneAnswer> tune(const TuneRequest& r) {
     } else {
         found = tuneValues(problem, {});
     }
+    if (r.mayCost) {
+        Thinned thinned = leaveOut(problem, found, {r.sparing, *r.mayCost, r.prices}, {});
+        problem = std::move(thinned.problem);
+        found = std::move(thinned.found);
+        answer.leftOut = std::move(thinned.steps);
+    }
     if (const network::EndValues ends{r.eSeries, r.stock}; !ends.exact()) {
         found = purchasable(problem, found, ends, {});
     }
     answer.network.circuit = found.circuit;
+    answer.price = r.prices.of(network::parts(found.circuit));
     answer.changed = changedIds(r.network.circuit, found.circuit);
     answer.rms = found.standing.rms();
     answer.most = found.standing.most;
@@ -416,7 +428,16 @@ text::Value TuneAnswer::write() const {
                          {"impedance_min_ohm", impedanceMinimum},
                          {"driver_names", words(driverNames)},
                          {"drives_db", rows},
-                         {"stop_reason", std::string(stopName(stop))}};
+                         {"stop_reason", std::string(stopName(stop))},
+                         {"price", price}};
+    if (!leftOut.empty()) {
+        Value::List steps;
+        for (const Spared& step : leftOut) {
+            steps.emplace_back(Value::Object{
+                {"ids", words(step.ids)}, {"error_db", step.error}, {"saved", step.saved}});
+        }
+        object.push_back({"left_out", steps});
+    }
     if (!changes.empty()) {
         Value::List steps;
         for (const Change& change : changes) {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/network/prototype.h"
+#include "core/tune/sparing.h"
 #include "core/tune/tuner.h"
 
 namespace yf::tune {
@@ -100,6 +101,9 @@ struct TuneRequest {
     std::optional<std::vector<std::string>> fixedIds;
     std::optional<std::vector<double>> boundRatios;
     std::optional<int> maxChanges;
+    std::optional<double> mayCost;
+    Sparing::By sparing{};
+    network::Prices prices;
     std::optional<network::ESeries> eSeries;
     network::Stock stock;
     int starts{8};
@@ -114,6 +118,18 @@ struct TuneRequest {
         field(self.boundRatios,
               q::Quantity{"", "bound_ratios", 1.0, "", 1e-3, 1e3, "least and greatest, re now"});
         field(self.maxChanges, q::Whole{"max_changes", 1, 16, "the best change of so many parts"});
+        field(self.mayCost,
+              q::Quantity{"",
+                          "may_cost_db",
+                          1.0,
+                          "dB",
+                          0.0,
+                          20.0,
+                          "that leaving parts out may add to the error; none is left out unless "
+                          "given"});
+        field(self.sparing,
+              q::Choice<2>{"sparing", {"parts", "price"}, "what leaving out is to save", 0});
+        field(self.prices, q::Group{"prices", "what parts cost", true});
         field(self.eSeries, network::eSeriesKey);
         field(self.stock, q::Group{"stock", "own parts that it ends in, before any series", true});
         field(self.starts, q::Whole{"starts", 1, 1000, "of the search", 8});
@@ -143,6 +159,8 @@ struct TuneAnswer {
     std::vector<std::vector<double>> drives; ///< dB on the points between from_hz and to_hz
     Stop stop{};
     std::vector<Change> changes; ///< with max_changes: none, one, two … parts
+    double price{};
+    std::vector<Spared> leftOut; ///< with may_cost_db, in the order in which they went
 
     [[nodiscard]] text::Value write() const;
 };

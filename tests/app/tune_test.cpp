@@ -7,9 +7,11 @@
 #include "app/plots/plot.h"
 #include "tests/support/test_window.h"
 
+#include <QAction>
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QTest>
 #include <QToolButton>
@@ -71,6 +73,32 @@ TEST_F(TuneTest, isLookedAtTakenAndUndone) {
     settle();
     EXPECT_EQ(circuit(), before);
     EXPECT_EQ(line("corridor"), line0);
+}
+
+TEST_F(TuneTest, partsLeftOutAreSaidShownAndTakenInOneStep) {
+    auto* sparing = find<QComboBox>("tune_sparing");
+    auto* most = find<QLineEdit>("tune_may_cost");
+    EXPECT_FALSE(most->isEnabled());
+    sparing->setCurrentIndex(1);
+    EXPECT_TRUE(most->isEnabled());
+    write("tune_may_cost", "nonsense");
+    EXPECT_FALSE(told().isEmpty()) << "what is wrong with it";
+    write("tune_may_cost", "0.3");
+    EXPECT_EQ(most->text(), QStringLiteral("0.3\u202FdB"));
+    const network::Circuit before = circuit();
+    tuneToTheEnd();
+    EXPECT_TRUE(told().contains(QStringLiteral("Left out"))) << told().toStdString();
+    EXPECT_TRUE(told().contains(QStringLiteral("Price"))) << told().toStdString();
+    EXPECT_EQ(circuit(), before);
+    click(find<QPushButton>("tune_take"));
+    settle();
+    EXPECT_LT(network::parts(circuit()).size(), network::parts(before).size());
+    find<QAction>("action_undo")->trigger();
+    settle();
+    EXPECT_EQ(circuit(), before);
+    // Few parts changed: nothing is left out.
+    find<QComboBox>("tune_changes")->setCurrentIndex(1);
+    EXPECT_FALSE(sparing->isEnabled());
 }
 
 TEST_F(TuneTest, stopLeavesAllAsItWasAtOnce) {

@@ -41,7 +41,7 @@ Outcome run(const job::Job& job, const job::TuneWish& wish) {
     auto problem = job::tuneProblem(job, cabinet, assembly, wish);
     EXPECT_TRUE(problem.ok());
     Outcome r{.tuned = job::tuneCabinet(*problem, wish, {})};
-    r.job = after(job, job::takeTuned("left", r.tuned.found.circuit));
+    r.job = after(job, job::takeTuned("left", r.tuned.found.circuit, r.tuned.leftOut));
     r.result = *job::evaluate(r.job, assembly).find("left");
     return r;
 }
@@ -184,6 +184,31 @@ TEST(JobTune, eachChangedPartBuysSomething) {
     ASSERT_EQ(r.tuned.steps.size(), 4U);
     for (std::size_t k = 1; k < r.tuned.steps.size(); ++k) {
         EXPECT_LT(r.tuned.steps[k].standing.cost, r.tuned.steps[k - 1].standing.cost);
+    }
+}
+
+// Parts left out of the demo's network: fewer and cheaper, no worse than was allowed, and in one
+// edit that can be undone.
+TEST(JobTune, partsAreLeftOutOnWish) {
+    const Outcome full = run(turned(), {.polarities = false});
+    const Outcome less =
+        run(turned(), {.sparing = tune::Sparing{.mayCost = 0.2}, .polarities = false});
+    ASSERT_FALSE(less.tuned.leftOut.empty());
+    std::size_t gone = 0;
+    for (const tune::Spared& step : less.tuned.leftOut) {
+        gone += step.ids.size();
+    }
+    const auto partsOf = [](const Outcome& r) {
+        return network::parts(job::findCabinet(r.job, "left")->circuit);
+    };
+    EXPECT_EQ(partsOf(less).size() + gone, partsOf(full).size());
+    EXPECT_TRUE(less.tuned.found.allowed);
+    EXPECT_LE(less.tuned.found.standing.rms(), full.tuned.found.standing.rms() + 0.2 + 1e-6);
+    EXPECT_LT(less.tuned.price, less.tuned.priceBefore);
+    for (const network::Part& part : partsOf(less)) {
+        const auto tuned = network::findPart(less.tuned.found.circuit, part.id);
+        ASSERT_TRUE(tuned) << part.id;
+        EXPECT_EQ(part.value, tuned->value) << part.id;
     }
 }
 

@@ -279,6 +279,88 @@ TEST(FewestChanges, findsThePartThatDrifted) {
     }
 }
 
+// Two parts that do nothing (a coil of a few µH in the line, a resistor of many kΩ across) are
+// what goes first, for next to nothing; nothing goes that would cost more than allowed, and never
+// the tweeter's capacitor, whose loss the limit forbids.
+TEST(LeaveOut, idlePartsGoFirstAndNoneThatIsNeeded) {
+    network::Network n = networkFrom(twoWay);
+    network::Part idleCoil =
+        *network::readPart(text::Value(std::string("L 15uH dcr=0.001")), "part");
+    network::Part idleResistor = *network::readPart(text::Value(std::string("R 190")), "part");
+    const auto one = network::withInserted(n.circuit, {0, 0, true}, idleCoil);
+    ASSERT_TRUE(one.ok());
+    const auto two = network::withInserted(one->circuit, {1, 1, false}, idleResistor);
+    ASSERT_TRUE(two.ok());
+    n.circuit = two->circuit;
+    tune::GoalRequest goal = itsOwnSum(networkFrom(twoWay));
+    goal.minimum = 3.5;
+    goal.limits = {tweeterLimit()};
+    tune::TuneRequest r{.network = n, .goal = goal, .mayCost = 0.05, .starts = 1};
+    const auto answer = tune::tune(r);
+    ASSERT_TRUE(answer.ok());
+    std::vector<std::string> gone;
+    for (const tune::Spared& step : answer->leftOut) {
+        gone.insert(gone.end(), step.ids.begin(), step.ids.end());
+        EXPECT_LE(step.error, 0.05 + answer->leftOut.front().error);
+    }
+    EXPECT_NE(std::ranges::find(gone, one->id), gone.end());
+    EXPECT_NE(std::ranges::find(gone, two->id), gone.end());
+    EXPECT_EQ(std::ranges::find(gone, "C2"), gone.end());
+    EXPECT_EQ(network::parts(answer->network.circuit).size(),
+              network::parts(n.circuit).size() - gone.size());
+    EXPECT_LT(answer->rms, 0.08);
+    EXPECT_NEAR(
+        answer->price, network::Prices{}.of(network::parts(answer->network.circuit)), 1e-12);
+    // With everything allowed the limits still hold, and at least one part is left.
+    r.mayCost = 20.0;
+    const auto least = tune::tune(r);
+    ASSERT_TRUE(least.ok());
+    const auto at = solved(least->network, {200.0, 900.0});
+    EXPECT_LE(quantity::decibels(at.drives[1][0]), -30.0 + 0.02);
+    EXPECT_GE(least->impedanceMinimum, 3.5 * 0.999);
+    EXPECT_FALSE(network::parts(least->network.circuit).empty());
+    EXPECT_LT(network::parts(least->network.circuit).size(), 6U);
+    // Nothing allowed: only what mends by going.
+    r.mayCost = 0.0;
+    const auto none = tune::tune(r);
+    ASSERT_TRUE(none.ok());
+    EXPECT_LE(none->leftOut.size(), answer->leftOut.size());
+    r.maxChanges = 1;
+    const auto both = tune::check(r);
+    ASSERT_TRUE(both);
+    EXPECT_EQ(both->subject, "may_cost_db");
+}
+
+// By price each step saves, and saves no less money in all than by number, by this list in which
+// one coil is dear.
+TEST(LeaveOut, byPriceEachStepSavesAndFixedPartsStay) {
+    network::Network n = networkFrom(twoWay);
+    tune::GoalRequest goal = wide();
+    goal.minimum = 3.5;
+    goal.limits = {tweeterLimit()};
+    tune::TuneRequest r{.network = n,
+                        .goal = goal,
+                        .fixedIds = std::vector<std::string>{"R1", "R3"},
+                        .mayCost = 0.5,
+                        .sparing = tune::Sparing::By::price,
+                        .starts = 2};
+    r.prices.coilPerMillihenry = 20.0;
+    const auto cheap = tune::tune(r);
+    ASSERT_TRUE(cheap.ok());
+    ASSERT_FALSE(cheap->leftOut.empty());
+    for (const tune::Spared& step : cheap->leftOut) {
+        EXPECT_GT(step.saved, 0.0);
+    }
+    for (const char* id : {"R1", "R3"}) {
+        EXPECT_TRUE(network::findPart(cheap->network.circuit, id)) << id;
+    }
+    r.mayCost.reset();
+    const auto all = tune::tune(r);
+    ASSERT_TRUE(all.ok());
+    EXPECT_LT(cheap->price, all->price);
+    EXPECT_LE(cheap->rms, all->rms + 0.5 + 1e-9);
+}
+
 TEST(Tune, isTheSameEachTimeAndLeavesWhatIsFixed) {
     tune::GoalRequest goal = wide();
     goal.minimum = 3.5;
