@@ -5,6 +5,8 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
+#include "core/speaker/crossover.h"
+#include "core/text/number.h"
 
 #include <QApplication>
 #include <QDateTime>
@@ -14,6 +16,7 @@
 #include <QToolButton>
 
 #include <algorithm>
+#include <cmath>
 
 namespace yf::app {
 
@@ -40,7 +43,6 @@ PolarityView::PolarityView(QWidget* parent) : QWidget(parent) {
     const auto scrolled = [this](QWidget* content) {
         auto* scroll = new QScrollArea(this);
         scroll->setWidgetResizable(true);
-        scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
         scroll->setFocusPolicy(Qt::NoFocus);
         scroll->setWidget(content);
         return scroll;
@@ -114,7 +116,18 @@ void PolarityView::addDriver(QGridLayout* grid, int row, const job::DriverPolari
     const job::Job& job = shown_->job;
     const QString name = words(job::findDriver(job, driver.driver)->name);
     const QString cabinet = words(job::findCabinet(job, driver.cabinet)->name);
-    grid->addWidget(text(name, table_, t.ink), row, 0);
+    auto* named = new QWidget(table_);
+    auto* lines = new QVBoxLayout(named);
+    lines->setContentsMargins(0, 0, 0, 0);
+    lines->setSpacing(0);
+    lines->addWidget(text(name, named, t.ink));
+    if (driver.byTakes) {
+        lines->addWidget(alikeLabel(named,
+                                    QStringLiteral("takes_") + words(driver.driver),
+                                    tr("%1, %2, and its twin, by their takes").arg(name, cabinet),
+                                    *driver.byTakes));
+    }
+    grid->addWidget(named, row, 0);
     const auto act = [this, driver](bench::Place place) {
         return [this, driver, place](int i) {
             Q_EMIT edited(job::noteDirection(
@@ -144,6 +157,67 @@ void PolarityView::addDriver(QGridLayout* grid, int row, const job::DriverPolari
                static_cast<int>(driver.throughNetwork) - 1,
                true,
                act(bench::Place::cabinet)});
+}
+
+/// What takes say of two that should be alike: a quiet line under their name.
+QLabel* PolarityView::alikeLabel(QWidget* parent,
+                                 const QString& name,
+                                 const QString& of,
+                                 const job::AlikeByTakes& told) {
+    const Theme& t = theme();
+    QString says = tr("takes: not known");
+    QString why = tr("It needs %1.").arg(spoken(told.missing));
+    QColor colour = t.quietInk;
+    if (told.found) {
+        const bool alike = told.found->sign > 0;
+        const bool turns = told.found->runs.size() > 1;
+        const QString from =
+            turns ? figures(text::printEngineering(told.found->runs[1].from, "Hz", 2)) : QString{};
+        says = turns ? (alike ? tr("▲ opposite above %1") : tr("▲ opposite below %1")).arg(from)
+                     : (alike ? tr("✓ takes alike to %1") : tr("▲ takes opposite to %1"))
+                           .arg(figures(text::printEngineering(told.found->knownTo, "Hz", 2)));
+        why = tr("Agreement of their phase, a delay taken out: %1 %; told up to %2.")
+                  .arg(qRound(100.0 * told.found->surety))
+                  .arg(figures(text::printEngineering(told.found->knownTo, "Hz", 2)));
+        colour = alike && !turns ? t.good : t.stop;
+    }
+    QLabel* label = text(says, parent, colour);
+    QFont little = label->font();
+    little.setPointSizeF(0.85 * little.pointSizeF());
+    label->setFont(little);
+    label->setObjectName(name);
+    label->setToolTip(why);
+    label->setAccessibleName(QStringLiteral("%1: %2. %3").arg(of, says, why));
+    return label;
+}
+
+/// Whether two cabinets of one side add up.
+void PolarityView::addStack(QGridLayout* grid, int row, const job::StackByTakes& stack) {
+    const Theme& t = theme();
+    const auto name = [&](const std::string& id) {
+        return words(job::findCabinet(shown_->job, id)->name);
+    };
+    grid->addWidget(
+        headingLabel(table_, tr("%1 and %2, takes").arg(name(stack.lower), name(stack.upper))),
+        row,
+        0);
+    QString says = tr("It needs %1.").arg(spoken(stack.missing));
+    QColor colour = t.quietInk;
+    if (stack.flipGain) {
+        const QString at = figures(text::printEngineering(*stack.fx, "Hz", 2));
+        const QString gain = figures(text::printFixed(std::abs(*stack.flipGain), 1));
+        const bool against = *stack.flipGain >= speaker::flipThreshold;
+        const bool adds = *stack.flipGain <= -speaker::flipThreshold;
+        says = against ? tr("▲ cancel about %1: one reversed adds %2 dB").arg(at, gain)
+               : adds
+                   ? tr("✓ add up about %1: one reversed would lose %2 dB").arg(at, gain)
+                   : tr("in quadrature about %1: either way is %2 dB from the other").arg(at, gain);
+        colour = against ? t.stop : adds ? t.good : t.ink;
+    }
+    auto* label = text(says, table_, colour);
+    label->setObjectName(QStringLiteral("stack_") + words(stack.lower));
+    label->setWordWrap(true);
+    grid->addWidget(label, row, 1, 1, 3);
 }
 
 void PolarityView::addBass(QGridLayout* grid,
@@ -224,6 +298,20 @@ void PolarityView::rebuild() {
                 QStringLiteral("pair_") + words(pair.left),
                 pair.left,
                 pair.bass);
+        grid->addWidget(text(tr("as a whole"), table_, t.quietInk), ++row, 0);
+        grid->addWidget(alikeLabel(table_,
+                                   QStringLiteral("takes_") + words(pair.left),
+                                   tr("%1 and %2 as a whole, by their takes")
+                                       .arg(words(job::findCabinet(job, pair.left)->name),
+                                            words(job::findCabinet(job, pair.right)->name)),
+                                   pair.byTakes),
+                        row,
+                        1,
+                        1,
+                        3);
+    }
+    for (const job::StackByTakes& stack : round_.stacks) {
+        addStack(grid, ++row, stack);
     }
     constexpr std::size_t severalASide = 2; // pairs
     if (round_.pairs.size() >= severalASide) {

@@ -8,6 +8,7 @@
 
 class QButtonGroup;
 class QGridLayout;
+class QLabel;
 class QToolButton;
 class QVBoxLayout;
 
@@ -46,6 +47,11 @@ private:
                  const QString& name,
                  const std::string& cabinet,
                  job::Bass bass);
+    QLabel* alikeLabel(QWidget* parent,
+                       const QString& name,
+                       const QString& of,
+                       const job::AlikeByTakes& told);
+    void addStack(QGridLayout* grid, int row, const job::StackByTakes& stack);
     void showFaults();
 
     std::shared_ptr<const Evaluated> shown_;

@@ -3927,6 +3927,94 @@ Ohm gegen den Aufdruck.</translation>
         <source>Check each driver with a 1.5 V cell; then measure each by itself, and it can be named.</source>
         <translation>Jeden Treiber mit einer 1,5-V-Zelle prüfen; dann jeden für sich messen, und er lässt sich benennen.</translation>
     </message>
+    <message>
+        <source>A reading was mistaken, or leads were swapped between the two: repeat the battery on both.</source>
+        <translation>Eine Ablesung war falsch, oder zwischen beiden wurden Adern vertauscht: die Batterie an beiden wiederholen.</translation>
+    </message>
+    <message>
+        <source>Put the battery on the lugs of both: swap the leads of the one that moves inwards.</source>
+        <translation>Die Batterie an die Anschlüsse beider halten: bei dem, der sich nach innen bewegt, die Adern tauschen.</translation>
+    </message>
+    <message>
+        <source>A reading was mistaken, or a cable was turned over between the two: repeat both.</source>
+        <translation>Eine Ablesung war falsch, oder zwischen beiden wurde ein Kabel umgedreht: beide wiederholen.</translation>
+    </message>
+    <message>
+        <source>Put the battery on the terminals of both: swap the leads of the one whose woofer moves inwards. If both move outwards, the cable is turned over.</source>
+        <translation>Die Batterie an die Klemmen beider halten: bei der Box, deren Tieftöner sich nach innen bewegt, die Adern tauschen. Bewegen sich beide nach außen, ist das Kabel verdreht.</translation>
+    </message>
+    <message>
+        <source>One driver of one of them is the wrong way round, or their networks differ: Align says which, where it has the sum.</source>
+        <translation>Ein Chassis einer der beiden ist verpolt, oder ihre Weichen sind verschieden: Ausrichten sagt, welches, wo es die Summe hat.</translation>
+    </message>
+    <message>
+        <source>The takes of the four corners contradict each other: an odd number of them is reversed on the way round.</source>
+        <translation>Die Aufnahmen der vier Ecken widersprechen einander: rundherum ist eine ungerade Zahl verpolt.</translation>
+    </message>
+    <message>
+        <source>A take is of another cabinet than it says, or leads were swapped between takes: repeat the four without touching a cable.</source>
+        <translation>Eine Aufnahme gehört zu einer anderen Box, als sie sagt, oder zwischen Aufnahmen wurden Adern vertauscht: alle vier wiederholen, ohne ein Kabel anzufassen.</translation>
+    </message>
+    <message>
+        <source>takes with phase over two octaves, alike but for their delay</source>
+        <translation>Aufnahmen mit Phase über zwei Oktaven, bis auf ihre Laufzeit gleich</translation>
+    </message>
+    <message>
+        <source>a response of each</source>
+        <translation>ein Frequenzgang von jedem</translation>
+    </message>
+    <message>
+        <source>a take of each cabinet as a whole, on its axis</source>
+        <translation>eine Aufnahme jeder Box als Ganzes, auf ihrer Achse</translation>
+    </message>
+    <message>
+        <source>a take of each as a whole, with one time reference, the microphone staying where it is</source>
+        <translation>eine Aufnahme von jeder als Ganzes, mit einem Zeitbezug, wobei das Mikrofon stehen bleibt</translation>
+    </message>
+    <message>
+        <source>two that hand over: their levels never meet</source>
+        <translation>zwei, die einander ablösen: ihre Pegel treffen sich nie</translation>
+    </message>
+    <message>
+        <source>Of %1 in %2 and in %3 the takes say that they are alike, the battery that they are not.</source>
+        <translation>Bei %1 in %2 und in %3 sagen die Aufnahmen, dass sie gleich sind, die Batterie, dass sie es nicht sind.</translation>
+    </message>
+    <message>
+        <source>Of %1 in %2 and in %3 the battery says that they are alike, the takes that they are not.</source>
+        <translation>Bei %1 in %2 und in %3 sagt die Batterie, dass sie gleich sind, die Aufnahmen, dass sie es nicht sind.</translation>
+    </message>
+    <message>
+        <source>%1 in %2 and in %3 are opposite ways round, by their takes.</source>
+        <translation>%1 in %2 und in %3 sind nach ihren Aufnahmen gegensinnig.</translation>
+    </message>
+    <message>
+        <source>Of %1 and %2 the takes say that they are alike, the battery that they are not.</source>
+        <translation>Bei %1 und %2 sagen die Aufnahmen, dass sie gleich sind, die Batterie, dass sie es nicht sind.</translation>
+    </message>
+    <message>
+        <source>Of %1 and %2 the battery says that they are alike, the takes that they are not.</source>
+        <translation>Bei %1 und %2 sagt die Batterie, dass sie gleich sind, die Aufnahmen, dass sie es nicht sind.</translation>
+    </message>
+    <message>
+        <source>%1 and %2 are opposite ways round as a whole, by their takes.</source>
+        <translation>%1 und %2 sind als Ganzes nach ihren Aufnahmen gegensinnig.</translation>
+    </message>
+    <message>
+        <source>%1 and %2 are alike below %3 and opposite ways round above it, by their takes.</source>
+        <translation>%1 und %2 sind nach ihren Aufnahmen unter %3 gleichsinnig und darüber gegensinnig.</translation>
+    </message>
+    <message>
+        <source>%1 and %2 are opposite below %3 and alike above it, by their takes.</source>
+        <translation>%1 und %2 sind nach ihren Aufnahmen unter %3 gegensinnig und darüber gleichsinnig.</translation>
+    </message>
+    <message>
+        <source>%1 and %2 work against each other about %3: one of them reversed adds %4 there.</source>
+        <translation>%1 und %2 arbeiten um %3 gegeneinander: eine davon umgepolt bringt dort %4.</translation>
+    </message>
+    <message>
+        <source>Swap the two leads of %1, and of its twin if that side says the same.</source>
+        <translation>Die beiden Adern von %1 tauschen, und die ihres Zwillings, wenn jene Seite dasselbe sagt.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -6270,6 +6358,18 @@ Ohm gegen den Aufdruck.</translation>
         <source>Listening window %1 rms.</source>
         <translation>Hörfenster %1 eff.</translation>
     </message>
+    <message>
+        <source>%1 parts for %2 by the price list: axis and beside it %3 rms, on axis ±%4 from the target, load at least %5 Ω</source>
+        <translation>%1 Teile für %2 nach der Preisliste: auf der Achse und daneben %3 rms, auf der Achse ±%4 vom Ziel, Last mindestens %5 Ω</translation>
+    </message>
+    <message>
+        <source>beside the axis</source>
+        <translation>neben der Achse</translation>
+    </message>
+    <message>
+        <source>Networks are looked for that are flat 10° above and below and 30° to both sides too, each at its own level. Takes longer.</source>
+        <translation>Gesucht werden Netzwerke, die auch 10° darüber und darunter und 30° zu beiden Seiten eben sind, jede Richtung auf ihrem eigenen Pegel. Dauert länger.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::FindingsPanel</name>
@@ -6439,6 +6539,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>more</source>
         <translation>mehr</translation>
+    </message>
+    <message>
+        <source>dB rms from the target, on axis and beside it</source>
+        <translation>dB rms vom Ziel, auf der Achse und daneben</translation>
     </message>
 </context>
 <context>
@@ -9367,7 +9471,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
     <message>
         <source>not seen</source>
-        <translation>nicht zu sehen</translation>
+        <translation>nichts</translation>
     </message>
     <message>
         <source>%1, %2, through the network</source>
@@ -9420,6 +9524,62 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>The pair is not to be heard yet: turns of a driver may be shorted, and that can destroy an amplifier.</source>
         <translation>Das Paar darf noch nicht gehört werden: ein Chassis kann einen Windungsschluss haben, und der kann einen Verstärker zerstören.</translation>
+    </message>
+    <message>
+        <source>%1, %2, and its twin, by their takes</source>
+        <translation>%1, %2, und sein Zwilling, nach ihren Aufnahmen</translation>
+    </message>
+    <message>
+        <source>takes: not known</source>
+        <translation>Aufnahmen: nicht bekannt</translation>
+    </message>
+    <message>
+        <source>It needs %1.</source>
+        <translation>Es braucht %1.</translation>
+    </message>
+    <message>
+        <source>▲ opposite above %1</source>
+        <translation>▲ gegensinnig über %1</translation>
+    </message>
+    <message>
+        <source>▲ opposite below %1</source>
+        <translation>▲ gegensinnig unter %1</translation>
+    </message>
+    <message>
+        <source>✓ takes alike to %1</source>
+        <translation>✓ gleich bis %1</translation>
+    </message>
+    <message>
+        <source>▲ takes opposite to %1</source>
+        <translation>▲ gegensinnig bis %1</translation>
+    </message>
+    <message>
+        <source>%1 and %2, takes</source>
+        <translation>%1 und %2, Aufnahmen</translation>
+    </message>
+    <message>
+        <source>▲ cancel about %1: one reversed adds %2 dB</source>
+        <translation>▲ löschen sich um %1 aus: eine umgepolt bringt %2 dB</translation>
+    </message>
+    <message>
+        <source>✓ add up about %1: one reversed would lose %2 dB</source>
+        <translation>✓ ergänzen sich um %1: eine umgepolt kostet %2 dB</translation>
+    </message>
+    <message>
+        <source>in quadrature about %1: either way is %2 dB from the other</source>
+        <translation>um %1 in Quadratur: beide Richtungen liegen %2 dB auseinander</translation>
+    </message>
+    <message>
+        <source>as a whole</source>
+        <translation>als Ganzes</translation>
+    </message>
+    <message>
+        <source>%1 and %2 as a whole, by their takes</source>
+        <translation>%1 und %2 als Ganzes, nach ihren Aufnahmen</translation>
+    </message>
+    <message>
+        <source>Agreement of their phase, a delay taken out: %1 %; told up to %2.</source>
+        <translation>Übereinstimmung ihrer Phase, eine Laufzeit herausgerechnet: %1 %; gesagt bis %2.</translation>
     </message>
 </context>
 <context>
@@ -11164,10 +11324,6 @@ nach den Flächen allein: %3</translation>
         <translation>▲ Noch stehen keine eigenen Teile da: bei Teile, Eigene Teile. Nichts wurde begonnen.</translation>
     </message>
     <message>
-        <source>%1 networks tried, so far %2 rms from sum and slopes</source>
-        <translation>%1 Weichen versucht, bisher %2 rms von Summe und Flanken</translation>
-    </message>
-    <message>
         <source>beside the axis</source>
         <translation>neben der Achse</translation>
     </message>
@@ -11218,6 +11374,10 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>Left out, and the error then: %1. Price %2 becomes %3.</source>
         <translation>Weggelassen, und der Fehler danach: %1. Der Preis %2 wird %3.</translation>
+    </message>
+    <message>
+        <source>%1 networks tried, so far %2 rms in all that counts</source>
+        <translation>%1 Netzwerke versucht, bisher %2 rms in allem, was zählt</translation>
     </message>
 </context>
 <context>

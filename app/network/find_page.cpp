@@ -11,6 +11,7 @@
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QLabel>
 #include <QPushButton>
@@ -27,19 +28,22 @@ namespace {
 /// dB rms
 constexpr double windowLimits[] = {std::numeric_limits<double>::infinity(), 2.0, 1.5, 1.0, 0.7};
 
-QString figuresOf(const job::FoundNetwork& n) {
-    return FindPage::tr("%1 parts for %2 by the price list: on axis %3 rms, ±%4 from the target, "
-                        "load at least %5 Ω")
-        .arg(n.parts)
-        .arg(figures(text::printFixed(n.price, 1)),
-             inDecibels(n.rms),
-             inDecibels(n.most),
-             figures(text::printFixed(n.impedance, 1)));
+QString figuresOf(const job::FoundNetwork& n, bool aside) {
+    const QString said =
+        aside ? FindPage::tr("%1 parts for %2 by the price list: axis and beside it %3 rms, on "
+                             "axis ±%4 from the target, load at least %5 Ω")
+              : FindPage::tr("%1 parts for %2 by the price list: on axis %3 rms, ±%4 from the "
+                             "target, load at least %5 Ω");
+    return said.arg(n.parts).arg(figures(text::printFixed(n.price, 1)),
+                                 inDecibels(n.rms),
+                                 inDecibels(n.most),
+                                 figures(text::printFixed(n.impedance, 1)));
 }
 
-job::FoundFront
-frontOf(const std::vector<find::Point>& points, const job::FoundNetwork& byHand, double floor) {
-    job::FoundFront front{.byHand = byHand, .floor = floor};
+job::FoundFront frontOf(const std::vector<find::Point>& points,
+                        const job::FoundNetwork& byHand,
+                        const job::FindWish& wish) {
+    job::FoundFront front{.byHand = byHand, .floor = wish.floor, .aside = wish.aside};
     for (const find::Point& point : points) {
         front.networks.push_back(job::keptNetwork(point));
     }
@@ -106,6 +110,7 @@ FindPage::FindPage(QWidget* parent) : QWidget(parent) {
     for (QComboBox* box : {order_, values_}) {
         connect(box, &QComboBox::currentIndexChanged, this, &FindPage::enable);
     }
+    connect(besides_, &QCheckBox::toggled, this, &FindPage::enable);
     connect(&aside_, &Aside::told, this, &FindPage::hear);
     connect(&aside_, &Aside::finished, this, &FindPage::finished);
     connect(&judging_, &Aside::finished, this, [this] {
@@ -123,6 +128,11 @@ void FindPage::build() {
     order_->setCurrentIndex(2);
     values_ = endValuesBox(this, QStringLiteral("find_values"));
     floor_ = leastLoadField(this, QStringLiteral("find_floor"));
+    besides_ = new QCheckBox(tr("beside the axis"), this);
+    besides_->setObjectName(QStringLiteral("find_aside"));
+    besides_->setToolTip(
+        tr("Networks are looked for that are flat 10° above and below and 30° to both sides too, "
+           "each at its own level. Takes longer."));
     across_ =
         narrowCombo(this, QStringLiteral("find_across"), tr("What the error is set against"), 8);
     across_->addItems({tr("price"), tr("parts")});
@@ -158,6 +168,7 @@ void FindPage::build() {
     addLabelled(row, tr("orders up to"), order_, 92);
     addLabelled(row, tr("into"), values_, 84);
     addLabelled(row, tr("load at least"), floor_, 76);
+    row->addWidget(besides_);
     addLabelled(row, tr("set against"), across_, 84);
     addLabelled(row, tr("window"), window_, 92);
     row->addWidget(start_);
@@ -175,7 +186,8 @@ void FindPage::build() {
 job::FindWish FindPage::wish() const {
     return {.floor = floor_->value(),
             .series = endValues(values_),
-            .highestOrder = order_->currentIndex() + 2};
+            .highestOrder = order_->currentIndex() + 2,
+            .aside = besides_->isChecked()};
 }
 
 bool FindPage::canGoOn() const {
@@ -194,7 +206,7 @@ void FindPage::enable() {
     const bool any = front_ && chosen_ >= 0 && !aside_.running();
     take_->setEnabled(any);
     keep_->setEnabled(any);
-    for (QWidget* w : QList<QWidget*>{floor_, values_, order_}) {
+    for (QWidget* w : QList<QWidget*>{floor_, values_, order_, besides_}) {
         w->setEnabled(!aside_.running());
     }
     Q_EMIT workChanged();
@@ -231,6 +243,7 @@ void FindPage::begin() {
             const std::scoped_lock lock(shared->mutex);
             shared->front.byHand = job::keptNetwork(hand);
             shared->front.floor = task_.wish.floor;
+            shared->front.aside = task_.wish.aside;
             task_.finder = std::make_shared<find::Finder>(std::move(*plan));
             shared->space = task_.finder->candidates();
         }
@@ -239,11 +252,11 @@ void FindPage::begin() {
                 const std::scoped_lock lock(shared->mutex);
                 shared->done = progress.done;
                 shared->total = progress.total;
-                shared->front = frontOf(progress.front, shared->front.byHand, task_.wish.floor);
+                shared->front = frontOf(progress.front, shared->front.byHand, task_.wish);
             });
         });
         const std::scoped_lock lock(shared->mutex);
-        shared->front = frontOf(task_.finder->front(), shared->front.byHand, task_.wish.floor);
+        shared->front = frontOf(task_.finder->front(), shared->front.byHand, task_.wish);
         shared->finished = all;
     });
     tell(tr("Being set up …"));
@@ -326,7 +339,7 @@ void FindPage::stop() {
 QString FindPage::wordsFor(int network) const {
     const auto index = static_cast<std::size_t>(network);
     const job::FoundNetwork& n = front_->networks[index];
-    QString said = figuresOf(n) + u'.';
+    QString said = figuresOf(n, front_->aside) + u'.';
     if (const auto window = windowOf(network)) {
         said += u' ' + tr("Listening window %1 rms.").arg(inDecibels(*window));
     }
@@ -424,6 +437,7 @@ void FindPage::draw() {
     judgeWindows();
     FrontChart::Shown shown{.present = present_,
                             .byPrice = across_->currentIndex() == 0,
+                            .aside = front_ && front_->aside,
                             .leastLoad = floor_->value(),
                             .mostWindow = window_->currentData().toDouble(),
                             .chosen = chosen_};
@@ -465,9 +479,12 @@ void FindPage::display(const Sight& sight) {
             }
         }
     }
-    if (front_ && (!present_ || !(judged_ == cabinet->circuit))) {
+    if (front_ && (!present_ || !(judged_ == cabinet->circuit) || judgedAside_ != front_->aside)) {
         judged_ = cabinet->circuit;
-        const auto plan = job::findPlan(evaluated_->job, *cabinet, *evaluated_->assembly, wish());
+        judgedAside_ = front_->aside;
+        job::FindWish asFound = wish(); // the present by the measure that the front was made with
+        asFound.aside = front_->aside;
+        const auto plan = job::findPlan(evaluated_->job, *cabinet, *evaluated_->assembly, asFound);
         present_ =
             plan ? std::optional(job::presentNetwork(*plan, cabinet->circuit)) : std::nullopt;
     }

@@ -7,6 +7,7 @@
 
 #include <mutex>
 
+class QCheckBox;
 class QComboBox;
 class QLabel;
 class QPushButton;
@@ -99,6 +100,7 @@ private:
     std::optional<job::FoundFront> kept_; ///< of the job, when last looked at
     std::optional<job::FoundNetwork> present_;
     network::Circuit judged_; ///< what `present_` was made of
+    bool judgedAside_{};      ///< and by which measure
     int chosen_{-1};
     int shownNetwork_{-1};
     bool wanted_{}; ///< asked for before there was anything to look for
@@ -111,6 +113,7 @@ private:
 
     QComboBox* order_{};
     QComboBox* values_{};
+    QCheckBox* besides_{};
     QComboBox* across_{};
     QComboBox* window_{};
     QuantityField* floor_{};

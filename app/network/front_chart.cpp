@@ -194,7 +194,8 @@ void FrontChart::paintAxes(QPainter& painter) const {
                      shown_.byPrice ? tr("price of the parts") : tr("number of parts"));
     painter.drawText(QRectF(2.0, 0.0, room.width(), topRoom),
                      Qt::AlignLeft | Qt::AlignVCenter,
-                     tr("dB rms from the target, on axis"));
+                     shown_.aside ? tr("dB rms from the target, on axis and beside it")
+                                  : tr("dB rms from the target, on axis"));
 }
 
 void FrontChart::paintSteps(QPainter& painter) const {

@@ -28,6 +28,7 @@ public:
         std::optional<job::FoundNetwork> byHand;
         std::optional<job::FoundNetwork> present;
         bool byPrice{true};
+        bool aside{};       ///< errors are of the axis and beside it together
         double leastLoad{}; ///< Ω: what loads more is pale and cannot be chosen
         double mostWindow{std::numeric_limits<double>::infinity()}; ///< dB: likewise
         int chosen{-1};

@@ -202,12 +202,13 @@ void TuneBar::showBest() {
         const std::scoped_lock lock(shared_->mutex);
         progress = shared_->progress;
     }
-    tell(slopes_->currentIndex() == 0 ? tr("%1 networks tried, so far %2")
-                                            .arg(progress.tried)
-                                            .arg(stoodWords(progress.standing))
-                                      : tr("%1 networks tried, so far %2 rms from sum and slopes")
-                                            .arg(progress.tried)
-                                            .arg(inDecibels(progress.standing.rms())));
+    const bool sumAlone = slopes_->currentIndex() == 0 && !besides_->isChecked();
+    tell(sumAlone ? tr("%1 networks tried, so far %2")
+                        .arg(progress.tried)
+                        .arg(stoodWords(progress.standing))
+                  : tr("%1 networks tried, so far %2 rms in all that counts")
+                        .arg(progress.tried)
+                        .arg(inDecibels(progress.standing.rms())));
     if (progress.best) {
         Q_EMIT previewed(job::takeTuned(cabinet_, *progress.best));
     }

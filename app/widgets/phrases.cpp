@@ -137,6 +137,27 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core",
                       "Swap the two leads at %1 in %2; its terminals are marked the other way, or "
                       "its coil is wound so."),
+    QT_TRANSLATE_NOOP("core",
+                      "Of %1 in %2 and in %3 the takes say that they are alike, the battery that "
+                      "they are not."),
+    QT_TRANSLATE_NOOP("core",
+                      "Of %1 in %2 and in %3 the battery says that they are alike, the takes that "
+                      "they are not."),
+    QT_TRANSLATE_NOOP("core", "%1 in %2 and in %3 are opposite ways round, by their takes."),
+    QT_TRANSLATE_NOOP(
+        "core", "Of %1 and %2 the takes say that they are alike, the battery that they are not."),
+    QT_TRANSLATE_NOOP(
+        "core", "Of %1 and %2 the battery says that they are alike, the takes that they are not."),
+    QT_TRANSLATE_NOOP("core", "%1 and %2 are opposite ways round as a whole, by their takes."),
+    QT_TRANSLATE_NOOP(
+        "core", "%1 and %2 are alike below %3 and opposite ways round above it, by their takes."),
+    QT_TRANSLATE_NOOP("core",
+                      "%1 and %2 are opposite below %3 and alike above it, by their takes."),
+    QT_TRANSLATE_NOOP("core",
+                      "%1 and %2 work against each other about %3: one of them reversed adds %4 "
+                      "there."),
+    QT_TRANSLATE_NOOP("core",
+                      "Swap the two leads of %1, and of its twin if that side says the same."),
     QT_TRANSLATE_NOOP("core", "The pair %1 and %2 has fuller bass with one side reversed."),
     QT_TRANSLATE_NOOP("core",
                       "Swap the two leads at the terminals of %1, then try the battery there."),

@@ -135,6 +135,11 @@ tune::Problem thinned(const tune::Problem& problem, std::size_t points) {
     for (tune::WayGoal& way : thin.goal.ways) {
         way.levels = picked(way.levels, which);
     }
+    for (tune::Aside& aside : thin.goal.asides) {
+        for (auto& row : aside.factors) {
+            row = picked(row, which);
+        }
+    }
     for (auto& row : thin.factors) {
         row = picked(row, which);
     }

@@ -75,6 +75,9 @@ findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const
         plan.crossings.push_back(band);
     }
     find::keepLevel(plan.base, plan.crossings);
+    if (wish.aside) {
+        putAsides(job, bare, plan.base);
+    }
     return plan;
 }
 

@@ -12,6 +12,7 @@ struct FindWish {
     std::optional<network::ESeries> series{network::ESeries::E12};
     int highestOrder{4};
     std::optional<int> maxParts;
+    bool aside{}; ///< the sum 10° above and below and 30° to both sides counts too, as in tuning
 
     bool operator==(const FindWish&) const = default;
 };

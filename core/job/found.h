@@ -31,7 +31,7 @@ struct FoundNetwork {
     std::vector<FoundWay> ways;
     int parts{};
     double price{};
-    double rms{};       ///< dB from the target
+    double rms{};       ///< dB from the target, on axis or on it and beside it
     double most{};      ///< dB
     double impedance{}; ///< Ω, least |Z|
 
@@ -55,12 +55,14 @@ struct FoundFront {
     std::vector<FoundNetwork> networks; ///< by parts, then price
     FoundNetwork byHand;                ///< fourth order out of the book, trimmed
     double floor{};                     ///< Ω, that was asked for
+    bool aside{};                       ///< errors are of the axis and beside it together
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.networks, q::Group{"networks", "those that nothing found beats"});
         field(self.byHand, q::Group{"by_hand", "fourth order out of the book, trimmed"});
         field(self.floor, q::loadResistance.as("min_ohm", "floor that was asked for"));
+        field(self.aside, q::Flag{"aside", "errors are of the axis and beside it", false});
     }
 
     bool operator==(const FoundFront&) const = default;

@@ -3,9 +3,12 @@
 
 #include "core/job/bench.h"
 #include "core/network/circuit.h"
+#include "core/speaker/crossover.h"
+#include "core/text/number.h"
 #include "core/text/words.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace yf::job {
 
@@ -104,6 +107,43 @@ void compareWithNetwork(const Job& job, PolarityRound& round) {
     }
 }
 
+/// What takes and battery say of a pair of twins together.
+void compareTwinTakes(const Job& job,
+                      const DriverPolarity& d,
+                      const DriverPolarity& other,
+                      PolarityRound& round) {
+    if (!d.byTakes || !d.byTakes->found || d.driver > other.driver) {
+        return; // each pair once
+    }
+    const bool alike = d.byTakes->found->sign > 0;
+    const bool tried = isKnown(d.onLugs) && isKnown(other.onLugs);
+    if (tried ? alike == (d.onLugs == other.onLugs) : alike) {
+        return; // they agree: what the battery found is told by itself
+    }
+    const std::string name = findDriver(job, d.driver)->name;
+    const std::string here = findCabinet(job, d.cabinet)->name;
+    const std::string there = findCabinet(job, other.cabinet)->name;
+    if (tried) {
+        round.faults.push_back(
+            {d.cabinet,
+             d.driver,
+             "Of " + name + " in " + here + " and in " + there +
+                 (alike ? " the takes say that they are alike, the battery that they are not."
+                        : " the battery says that they are alike, the takes that they are not."),
+             YF_WORDS("core",
+                      "A reading was mistaken, or leads were swapped between the two: "
+                      "repeat the battery on both.")});
+        return;
+    }
+    round.faults.push_back(
+        {d.cabinet,
+         d.driver,
+         name + " in " + here + " and in " + there + " are opposite ways round, by their takes.",
+         YF_WORDS("core",
+                  "Put the battery on the lugs of both: swap the leads of the one that moves "
+                  "inwards.")});
+}
+
 void compareTwins(const Job& job, PolarityRound& round) {
     for (const DriverPolarity& d : round.drivers) {
         const Driver* twin = twinOf(job, d.cabinet, d.driver);
@@ -111,6 +151,7 @@ void compareTwins(const Job& job, PolarityRound& round) {
         if (other == nullptr) {
             continue;
         }
+        compareTwinTakes(job, d, *other, round);
         // Each pair once: from the side that moves inwards.
         const bool lugs = d.onLugs == Direction::in && other->onLugs == Direction::out;
         const bool through = !lugs && d.throughNetwork == Direction::in &&
@@ -133,6 +174,97 @@ void compareTwins(const Job& job, PolarityRound& round) {
     }
 }
 
+/// What takes say of a pair, beside the battery and the bass.
+void comparePairTakes(const Cabinet& left,
+                      const Cabinet& right,
+                      const PairPolarity& pair,
+                      std::optional<bool> byBattery,
+                      PolarityRound& round) {
+    if (!pair.byTakes.found) {
+        return;
+    }
+    const speaker::RelativePolarity& takes = *pair.byTakes.found;
+    const std::string both = left.name + " and " + right.name;
+    const bool alike = takes.sign > 0;
+    if (byBattery && *byBattery != alike) {
+        round.faults.push_back(
+            {left.id,
+             "",
+             "Of " + both +
+                 (alike ? " the takes say that they are alike, the battery that they are not."
+                        : " the battery says that they are alike, the takes that they are not."),
+             YF_WORDS("core",
+                      "A reading was mistaken, or a cable was turned over between the two: repeat "
+                      "both.")});
+    } else if (!alike && !byBattery) {
+        round.faults.push_back(
+            {left.id,
+             "",
+             both + " are opposite ways round as a whole, by their takes.",
+             YF_WORDS("core",
+                      "Put the battery on the terminals of both: swap the leads of the one whose "
+                      "woofer moves inwards. If both move outwards, the cable is turned over.")});
+    }
+    if (takes.runs.size() > 1) {
+        const double from = takes.runs[1].from;
+        round.faults.push_back(
+            {left.id,
+             "",
+             both + (alike ? " are alike below " : " are opposite below ") +
+                 text::printEngineering(from, "Hz", 2) +
+                 (alike ? " and opposite ways round above it, by their takes."
+                        : " and alike above it, by their takes."),
+             YF_WORDS("core",
+                      "One driver of one of them is the wrong way round, or their networks differ: "
+                      "Align says which, where it has the sum.")});
+    }
+}
+
+/// Cabinets of one side that play into each other, and the signs all the way round.
+void compareStacks(const Job& job, PolarityRound& round) {
+    for (const StackByTakes& stack : round.stacks) {
+        if (!stack.flipGain || *stack.flipGain < speaker::flipThreshold) {
+            continue;
+        }
+        const std::string lower = findCabinet(job, stack.lower)->name;
+        const std::string upper = findCabinet(job, stack.upper)->name;
+        round.faults.push_back(
+            {stack.upper,
+             "",
+             lower + " and " + upper + " work against each other about " +
+                 text::printEngineering(*stack.fx, "Hz", 2) + ": one of them reversed adds " +
+                 text::printFixed(*stack.flipGain, 1) + std::string(text::thinSpace) + "dB there.",
+             "Swap the two leads of " + upper + ", and of its twin if that side says the same."});
+    }
+    for (std::size_t i = 0; i + 1 < round.stacks.size(); i += 2) {
+        int sign = 1;
+        bool all = true;
+        for (const StackByTakes* side : {&round.stacks[i], &round.stacks[i + 1]}) {
+            const double gain = side->flipGain.value_or(0.0);
+            all = all && std::abs(gain) >= speaker::flipThreshold;
+            sign *= gain > 0.0 ? -1 : 1;
+        }
+        for (const PairPolarity& pair : round.pairs) {
+            const StackByTakes& left = round.stacks[i];
+            if (pair.left == left.lower || pair.left == left.upper) {
+                all = all && pair.byTakes.found.has_value();
+                sign *= pair.byTakes.found ? pair.byTakes.found->sign : 1;
+            }
+        }
+        if (all && sign < 0) {
+            round.faults.push_back(
+                {"",
+                 "",
+                 YF_WORDS("core",
+                          "The takes of the four corners contradict each other: an odd number of "
+                          "them is reversed on the way round."),
+                 YF_WORDS("core",
+                          "A take is of another cabinet than it says, or leads were swapped "
+                          "between takes: repeat the four without touching a cable.")});
+        }
+    }
+}
+
 void comparePairs(const Job& job, PolarityRound& round) {
     for (const PairPolarity& pair : round.pairs) {
         const Cabinet& left = *findCabinet(job, pair.left);
@@ -140,6 +272,7 @@ void comparePairs(const Job& job, PolarityRound& round) {
         const Direction l = lowest(job, round, left);
         const Direction r = lowest(job, round, right);
         const bool known = isKnown(l) && isKnown(r);
+        comparePairTakes(left, right, pair, known ? std::optional(l == r) : std::nullopt, round);
         if (pair.bass == Bass::fullerReversed) {
             const bool agree = known && l == r;
             const Cabinet& odd = l == Direction::in ? left : right;
@@ -183,6 +316,29 @@ void comparePairs(const Job& job, PolarityRound& round) {
     }
 }
 
+/// Twins, pairs, and the two stacks of each two pairs: left, then right.
+void putTakes(const Job& job, PolarityRound& round) {
+    for (DriverPolarity& d : round.drivers) {
+        if (const Driver* twin = twinOf(job, d.cabinet, d.driver)) {
+            d.byTakes = alikeByTakes(job, *findDriver(job, d.driver), *twin);
+        }
+    }
+    for (PairPolarity& pair : round.pairs) {
+        pair.byTakes =
+            alikeByTakes(job, *findCabinet(job, pair.left), *findCabinet(job, pair.right));
+    }
+    for (std::size_t p = 0; p < round.pairs.size(); ++p) {
+        for (std::size_t q = p + 1; q < round.pairs.size(); ++q) {
+            const PairPolarity& a = round.pairs[p];
+            const PairPolarity& b = round.pairs[q];
+            round.stacks.push_back(
+                stackByTakes(job, *findCabinet(job, a.left), *findCabinet(job, b.left)));
+            round.stacks.push_back(
+                stackByTakes(job, *findCabinet(job, a.right), *findCabinet(job, b.right)));
+        }
+    }
+}
+
 Edit note(BenchReading reading, Direction direction) {
     reading.check = "battery_pop";
     reading.outcome = direction == Direction::out  ? "moves_out"
@@ -220,6 +376,8 @@ PolarityRound polarityRound(const Job& job) {
         }
     }
     round.sides = bassOf(job, "");
+    putTakes(job, round);
+    compareStacks(job, round);
     compareWithNetwork(job, round);
     compareTwins(job, round);
     comparePairs(job, round);

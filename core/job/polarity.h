@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/job/edit.h"
+#include "core/job/take_polarity.h"
 
 /// The polarity round: every driver on its lugs and through the network, each cabinet at its
 /// terminals, the pair, the sides of a larger system; what does not fit together, and which leads
@@ -18,6 +19,7 @@ struct DriverPolarity {
     int drawn{1}; ///< of the network: −1 where it is drawn reversed
     Direction onLugs{};
     Direction throughNetwork{};
+    std::optional<AlikeByTakes> byTakes; ///< re its twin; absent: it has none
 };
 
 /// One cabinet at its terminals: which way its lowest driver goes.
@@ -32,6 +34,7 @@ struct PairPolarity {
     std::string left;
     std::string right;
     Bass bass{};
+    AlikeByTakes byTakes;
 };
 
 /// Something that does not fit, and what to do about it; a sentence each.
@@ -48,17 +51,21 @@ struct PolarityRound {
     std::vector<DriverPolarity> drivers;
     std::vector<CabinetPolarity> cabinets;
     std::vector<PairPolarity> pairs;
-    Bass sides{}; ///< of a system of several cabinets a side
+    Bass sides{};                     ///< of a system of several cabinets a side
+    std::vector<StackByTakes> stacks; ///< of such a system, each side's cabinets two by two
     std::vector<PolarityFault> faults;
     bool complete{}; ///< every driver was tried on its lugs
 };
 
-/// From the battery's readings (on the lugs, at the terminals) and the comparisons of bass.
+/// From the battery's readings (on the lugs, at the terminals), the comparisons of bass, and takes.
 ///
 /// Expected: direction through the network = direction on the lugs × drawn polarity; twins alike;
 /// a pair whose bass is fuller with one side reversed has one side wired against the other. A
 /// driver that moves inwards on its lugs is only a fault where its twin moves outwards: some makers
-/// mark the other way (common practice).
+/// mark the other way (common practice). Takes of twins and of pairs tell their polarity against
+/// each other (speaker::relativePolarity), takes of a side's cabinets whether these add up; where
+/// two kinds of evidence contradict each other, that is said and nothing else. Round the four
+/// corners of a system of two cabinets a side the signs must multiply to +1.
 [[nodiscard]] PolarityRound polarityRound(const Job& job);
 
 /// The battery on a driver's lugs, or at its cabinet's terminals while this driver is watched.

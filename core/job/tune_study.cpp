@@ -196,7 +196,8 @@ putSlopes(tune::Problem& problem, const network::Solution& solution, int order) 
     return std::nullopt;
 }
 
-/// Half as much as the axis, each at its own level: a flat axis with a hole beside it is none.
+} // namespace
+
 void putAsides(const Job& job, const Cabinet& cabinet, tune::Problem& problem) {
     constexpr double weight = 0.5;
     constexpr double up = 10.0;
@@ -216,8 +217,6 @@ void putAsides(const Job& job, const Cabinet& cabinet, tune::Problem& problem) {
         problem.goal.asides.push_back(std::move(aside));
     }
 }
-
-} // namespace
 
 Result<tune::Problem> tuneProblem(const Job& job,
                                   const Cabinet& cabinet,

@@ -40,6 +40,10 @@ tuneProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, co
 [[nodiscard]] Result<tune::Problem>
 goalProblem(const Job& job, const Cabinet& cabinet, const Assembly& assembly, double floor);
 
+/// The sum 10° above and below and 30° to both sides counts too, half as much as the axis and each
+/// at its own level: a flat axis with a hole beside it is none.
+void putAsides(const Job& job, const Cabinet& cabinet, tune::Problem& problem);
+
 /// How far a search is.
 struct TuneProgress {
     std::optional<network::Circuit> best; ///< allowed ones only; not for fewest changes

@@ -98,17 +98,17 @@ struct Objective::Rows {
         }
     }
 
-    /// What is told to people: rows that count for a curve, unweighted.
-    void tell(const RealBlock& e, const RealBlock& counted) {
+    /// What is told to people: rows that count for a curve, unweighted, by the level they share.
+    void tell(const RealBlock& e, const RealBlock& counted, std::size_t level = 0) {
         for (std::size_t k = 0; k < blockSize; ++k) {
             if (counted[k] > 0.0) {
-                told.push_back(e[k]);
+                told[level].push_back(e[k]);
             }
         }
     }
 
-    std::vector<double> told;   ///< residuals with the level in them
-    std::vector<double> looped; ///< tracking: without
+    std::vector<std::vector<double>> told; ///< residuals with the level in them
+    std::vector<double> looped;            ///< tracking: without
 };
 
 Objective::Objective(const network::Circuit& circuit,
@@ -255,7 +255,7 @@ void Objective::setSumSlopes(const Frame& f,
     }
 }
 
-/// The sum in another direction, its level its own; people are told of the axis alone.
+/// The sum in another direction, its level its own.
 void Objective::addAside(Frame& f, Rows& rows, std::size_t which) {
     std::vector<Block> P(sweep_.ends());
     Block S;
@@ -265,13 +265,15 @@ void Objective::addAside(Frame& f, Rows& rows, std::size_t which) {
         add(S, P[end]);
     }
     const double weight = goal_.asides[which].weight;
+    RealBlock bare{};
     for (std::size_t k = 0; k < blockSize; ++k) {
         f.weight[k] = k < f.count ? weight * f.inBand[k] : 0.0;
-        f.e[k] = f.weight[k] > 0.0
-                     ? f.weight[k] * (10.0 * std::log10(S.re[k] * S.re[k] + S.im[k] * S.im[k]) -
-                                      goal_.target[f.first + k])
-                     : 0.0;
+        bare[k] = f.weight[k] > 0.0 ? 10.0 * std::log10(S.re[k] * S.re[k] + S.im[k] * S.im[k]) -
+                                          goal_.target[f.first + k]
+                                    : 0.0;
+        f.e[k] = f.weight[k] * bare[k];
     }
+    rows.tell(bare, f.weight, which + 1);
     if (rows.withSlope) {
         setSumSlopes(f, rows, P, S);
     }
@@ -513,6 +515,7 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
         rows.g.assign(n, 0.0);
         rows.J.resize(n);
     }
+    rows.told.resize(1 + goal_.asides.size());
     rows.levels.assign(1 + goal_.asides.size(),
                        {.we = 0.0, .ww = 0.0, .a = std::vector<double>(n)});
     for (std::size_t b = 0; b < sweep_.grid().blocks(); ++b) {
@@ -526,18 +529,19 @@ Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
         const double at = level.ww > 0.0 ? level.we / level.ww : 0.0;
         standing.cost -= level.we * at;
         standing.level = l == 0 ? at : standing.level;
+        for (const double e : rows.told[l]) {
+            const double off = e - at;
+            standing.squares += off * off;
+            standing.most = l == 0 ? std::max(standing.most, std::abs(off)) : standing.most;
+        }
+        standing.rows += rows.told[l].size();
     }
     addLevel(rows, standing);
-    for (const double e : rows.told) {
-        const double off = e - standing.level;
-        standing.squares += off * off;
-        standing.most = std::max(standing.most, std::abs(off));
-    }
     for (const double e : rows.looped) {
         standing.squares += e * e;
         standing.most = std::max(standing.most, std::abs(e));
     }
-    standing.rows = rows.told.size() + rows.looped.size();
+    standing.rows += rows.looped.size();
     if (slope != nullptr) {
         for (std::size_t p = 0; p < n; ++p) {
             for (const Rows::Level& level : rows.levels) {

@@ -67,9 +67,9 @@ struct Goal {
 struct Standing {
     double cost{};        ///< Σ of weighted squares, the free level taken out
     double level{};       ///< dB, found or given as nought
-    double squares{};     ///< Σ of unweighted squares of sum, ways and tracking
+    double squares{};     ///< Σ of unweighted squares of sum, ways, tracking and directions
     std::size_t rows{};   ///< how many they are
-    double most{};        ///< dB, greatest of them
+    double most{};        ///< dB, greatest of them, on the axis
     double floorMissed{}; ///< 20·ln(Z_floor/|Z|) at its worst
     double limitMissed{}; ///< dB, of drives, of crossings and of the level
 

@@ -6,7 +6,6 @@
 #include "core/tune/watch.h"
 
 #include <algorithm>
-#include <cmath>
 
 namespace yf::tune {
 
@@ -89,15 +88,11 @@ Problem fromTuned(const Lesser& less) {
 
 } // namespace
 
-double errorOf(const Standing& standing) {
-    return standing.rows == 0 ? 0.0 : std::sqrt(standing.cost / static_cast<double>(standing.rows));
-}
-
 Thinned
 leaveOut(const Problem& problem, const Found& tuned, const Sparing& sparing, const GoOn& goOn) {
     Watch watch(goOn);
     const GoOn asked = std::ref(watch);
-    Thinned thinned{.problem = problem, .found = tuned, .error = errorOf(tuned.standing)};
+    Thinned thinned{.problem = problem, .found = tuned, .error = tuned.standing.rms()};
     thinned.problem.starts = 1;
     const double most = thinned.error + sparing.mayCost;
     while (tuned.allowed && !watch.stopped()) {
@@ -113,19 +108,19 @@ leaveOut(const Problem& problem, const Found& tuned, const Sparing& sparing, con
                 box.high.push_back(start.box.high[p]);
             }
             const Descent d = descend(objective, objective.start(), box, asked);
-            if (errorOf(d.standing) <= most) {
+            if (d.standing.rms() <= most) {
                 tried[i] = tuneValues(start, asked);
             }
         });
         if (watch.stopped()) {
             break;
         }
-        const double now = errorOf(thinned.found.standing);
+        const double now = thinned.found.standing.rms();
         const double price = sparing.prices.of(network::parts(thinned.found.circuit));
         std::optional<std::size_t> best;
         double least = 0.0;
         for (std::size_t i = 0; i < choices.size(); ++i) {
-            if (!tried[i] || !tried[i]->allowed || errorOf(tried[i]->standing) > most) {
+            if (!tried[i] || !tried[i]->allowed || tried[i]->standing.rms() > most) {
                 continue;
             }
             const double saved = price - sparing.prices.of(network::parts(tried[i]->circuit));
@@ -134,7 +129,7 @@ leaveOut(const Problem& problem, const Found& tuned, const Sparing& sparing, con
                 continue; // what is left would cost more than what goes
             }
             const double measure = byPrice ? -saved
-                                           : (errorOf(tried[i]->standing) - now) /
+                                           : (tried[i]->standing.rms() - now) /
                                                  static_cast<double>(choices[i].ids.size());
             if (!best || measure < least) {
                 best = i;
@@ -147,7 +142,7 @@ leaveOut(const Problem& problem, const Found& tuned, const Sparing& sparing, con
         thinned.problem = choices[*best].problem;
         thinned.found = *tried[*best];
         thinned.steps.push_back({choices[*best].ids,
-                                 errorOf(thinned.found.standing),
+                                 thinned.found.standing.rms(),
                                  price - sparing.prices.of(network::parts(thinned.found.circuit))});
     }
     if (watch.stopped()) {

@@ -9,7 +9,7 @@ namespace yf::tune {
 /// How parts are saved.
 struct Sparing {
     enum class By { count, price } by{};
-    double mayCost{0.1}; ///< dB, that the error may grow by in all
+    double mayCost{0.1}; ///< dB rms, that the error may grow by in all
     network::Prices prices;
 
     bool operator==(const Sparing&) const = default;
@@ -18,7 +18,7 @@ struct Sparing {
 /// One thing left out.
 struct Spared {
     std::vector<std::string> ids; ///< a part, or all that stand in one slot
-    double error{};               ///< dB, of what is left, tuned: see errorOf
+    double error{};               ///< dB rms, of what is left, tuned
     double saved{};               ///< money, against the step before
 };
 
@@ -27,11 +27,8 @@ struct Thinned {
     Problem problem; ///< the one given without those parts, values as they came
     Found found;     ///< tuned; of the problem's parts
     std::vector<Spared> steps;
-    double error{}; ///< dB, before any was left out
+    double error{}; ///< dB rms, before any was left out
 };
-
-/// √(cost/rows): what all that counts comes to, in dB; the rms of the sum where nothing else does.
-[[nodiscard]] double errorOf(const Standing& standing);
 
 /// From a tuned network one part after the other is left out (or all of one slot at once), the
 /// rest tuned anew each time, as long as floor and limits hold and the error grows by no more than
