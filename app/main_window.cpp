@@ -308,6 +308,7 @@ void MainWindow::connectStage(Stage* stage) {
         stage, &Stage::snapshotWanted, this, [this](const QString& name, const job::Edit& edit) {
             tell(desk_.document()->takeSnapshotOf(name.toStdString(), edit));
         });
+    connect(stage, &Stage::driverWanted, &desk_, &Desk::chooseDriver);
     connect(stage, &Stage::stageWanted, this, [this](const QString& id, const QString& figure) {
         chooseStage(id);
         stage_->reveal(figure);
@@ -946,6 +947,22 @@ void MainWindow::reveal(const QString& part) {
                part.startsWith(QLatin1String("box:")) || part.startsWith(QLatin1String("align:")) ||
                part.startsWith(QLatin1String("network:"))) {
         stage_->reveal(part.mid(part.indexOf(u':') + 1));
+    } else if (part.startsWith(QLatin1String("drag:"))) {
+        // A driver in the hand, the button still down: "drag:DRIVER:RIGHT:UP" in mm.
+        const QStringList order = part.split(u':');
+        const auto from = front_->placeOf(order.value(1).toStdString());
+        if (from) {
+            const double pixels = front_->pixelsForMetre() / 1e3;
+            const QPointF to = *from + QPointF(order.value(2).toDouble() * pixels,
+                                               -order.value(3).toDouble() * pixels);
+            const auto send = [&](QEvent::Type type, const QPointF& at, Qt::MouseButton button) {
+                QMouseEvent event(
+                    type, at, front_->mapToGlobal(at), button, Qt::LeftButton, Qt::NoModifier);
+                QApplication::sendEvent(front_, &event);
+            };
+            send(QEvent::MouseButtonPress, *from, Qt::LeftButton);
+            send(QEvent::MouseMove, to, Qt::NoButton);
+        }
     } else if (part.startsWith(QLatin1String("wait:"))) {
         QElapsedTimer waited;
         waited.start();

@@ -96,6 +96,9 @@ Q_SIGNALS:
     /// Bytes to be written where the person says.
     void fileOffered(const QString& title, const QString& name, const QByteArray& bytes);
 
+    /// Another driver is to be the chosen one.
+    void driverWanted(const QString& driver);
+
     /// Another stage, and what to show there.
     void stageWanted(const QString& id, const QString& figure);
 };

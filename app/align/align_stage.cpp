@@ -16,7 +16,6 @@
 #include "core/speaker/lobes.h"
 #include "core/text/sentence.h"
 
-#include <QCheckBox>
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -64,6 +63,19 @@ QString microseconds(double s) {
 QString millimetres(double s) {
     return figures(text::printFixed(std::abs(s) * quantity::soundSpeed * 1e3, 0)) + QChar(0x202F) +
            QStringLiteral("mm");
+}
+
+/// What is made of an effect that a take may or may not hold.
+enum class Effect { asTaken, added, takenOff };
+
+Effect effectOf(const QComboBox* box) {
+    return static_cast<Effect>(box->currentIndex());
+}
+
+void apply(Effect effect, const std::vector<curve::Complex>& H, std::vector<curve::Complex>& p) {
+    for (std::size_t k = 0; k < p.size() && effect != Effect::asTaken; ++k) {
+        p[k] = effect == Effect::added ? p[k] * H[k] : p[k] / H[k];
+    }
 }
 
 } // namespace
@@ -165,15 +177,22 @@ QWidget* AlignStage::makeAnglesPage() {
     edge_ = narrowCombo(box, QStringLiteral("align_edge"), tr("Edges of the front"), 10);
     edge_->addItems({tr("sharp"), tr("rounded"), tr("chamfered")});
     edgeSize_ = field(edgeOf, "align_edge_size", tr("Radius or leg of the edges"));
-    front_ = new QCheckBox(tr("with the front's edges"), box);
-    front_->setObjectName(QStringLiteral("align_front"));
-    front_->setToolTip(tr("What the front's size and edges would do to drivers whose curves were "
-                          "taken in a large wall. Curves taken in this cabinet hold it already: "
-                          "then it would count twice."));
-    floor_ = new QCheckBox(tr("with the floor"), box);
-    floor_->setObjectName(QStringLiteral("align_floor"));
-    floor_->setToolTip(tr("One reflection from a hard floor. A dip that it makes is the room's, "
-                          "not the speaker's."));
+    const auto effect = [&](const char* name, const QString& said, const QString& tip) {
+        auto* made = narrowCombo(box, QString::fromLatin1(name), said, 10);
+        made->addItems({tr("as taken"), tr("added"), tr("taken off")});
+        made->setToolTip(tip);
+        return made;
+    };
+    front_ = effect("align_front",
+                    tr("What the front's edges do"),
+                    tr("Added: what the front's size and edges would do to drivers whose curves "
+                       "were taken in a large wall. Taken off: the other way about, for curves "
+                       "taken in this cabinet, which hold it already."));
+    floor_ = effect("align_floor",
+                    tr("What the floor does"),
+                    tr("One reflection from a hard floor, added or taken off. A dip that it makes "
+                       "is the room's, not the speaker's; off goes only what a take was not gated "
+                       "against."));
     anglesSaid_ = stillLabel(box, QStringLiteral("align_angles_said"));
     auto* controls = new QWidget(box);
     auto* flow = new FlowLayout(controls);
@@ -187,8 +206,8 @@ QWidget* AlignStage::makeAnglesPage() {
     addLabelled(flow, tr("standing"), standing_, 86);
     addLabelled(flow, tr("edges"), edge_, 96);
     addLabelled(flow, tr("of"), edgeSize_, 76);
-    flow->addWidget(front_);
-    flow->addWidget(floor_);
+    addLabelled(flow, tr("front"), front_, 104);
+    addLabelled(flow, tr("floor"), floor_, 104);
     // In a low window the words give way, not the fields.
     auto* words = new QScrollArea(box);
     words->setWidgetResizable(true);
@@ -216,6 +235,10 @@ QWidget* AlignStage::makeArrivalPage() {
     row->setContentsMargins(0, 0, 0, 0);
     auto* side = new QVBoxLayout;
     side->addWidget(arrival_->parentWidget());
+    wantedTakes_ = new QWidget(box);
+    auto* buttons = new QVBoxLayout(wantedTakes_);
+    buttons->setContentsMargins(0, 0, 0, 0);
+    side->addWidget(wantedTakes_);
     side->addStretch(1);
     row->addWidget(arrivals_, 4);
     row->addLayout(side, 5);
@@ -261,8 +284,8 @@ void AlignStage::connectAll() {
             display(*sight_);
         }
     });
-    for (QCheckBox* box : {front_, floor_}) {
-        connect(box, &QCheckBox::toggled, this, [this] {
+    for (QComboBox* box : {front_, floor_}) {
+        connect(box, &QComboBox::currentIndexChanged, this, [this] {
             if (sight_) {
                 display(*sight_);
             }
@@ -484,20 +507,19 @@ void AlignStage::displayResponse(const Sight& sight) {
                 const speaker::Point listener =
                     speaker::ear(seat, {cabinet.seat.aside, job::elevationOf(job, cabinet, ear)});
                 auto each = speaker::pressuresAt(all->radiators, listener, seat.distance);
-                if (front_->isChecked()) {
+                if (effectOf(front_) != Effect::asTaken) {
                     const auto H = job::frontEffect(cabinet, *all, listener);
                     for (std::size_t i = 0; i < each.size(); ++i) {
-                        for (std::size_t k = 0; k < each[i].size(); ++k) {
-                            each[i][k] *= H[i][k];
-                        }
+                        apply(effectOf(front_), H[i], each[i]);
                     }
                 }
                 std::vector<curve::Complex> total(all->radiators.axis.size());
                 for (const auto& one : each) {
                     for (std::size_t k = 0; k < total.size(); ++k) {
-                        total[k] += one[k] * (floor_->isChecked() ? bounce[k] : 1.0);
+                        total[k] += one[k];
                     }
                 }
+                apply(effectOf(floor_), bounce, total);
                 Stroke stroke = theme().sum;
                 stroke.width = 1.3;
                 stroke.pattern = id[0] == 'e' ? QList<qreal>{7.0, 3.0} : QList<qreal>{2.0, 2.5};
@@ -506,11 +528,13 @@ void AlignStage::displayResponse(const Sight& sight) {
             at(cabinet.seat.sitting, "ear_sitting", tr("sitting"));
             at(cabinet.seat.standing, "stands", tr("standing"));
             QStringList with{tr("ears at %1 m").arg(cabinet.seat.distance, 0, 'g', 3)};
-            if (front_->isChecked()) {
-                with << tr("front's edges added");
+            if (effectOf(front_) != Effect::asTaken) {
+                with << (effectOf(front_) == Effect::added ? tr("front's edges added")
+                                                           : tr("front's edges taken off"));
             }
-            if (floor_->isChecked()) {
-                with << tr("floor added");
+            if (effectOf(floor_) != Effect::asTaken) {
+                with << (effectOf(floor_) == Effect::added ? tr("floor added")
+                                                           : tr("floor taken off"));
             }
             picture.foot = with.join(QStringLiteral(", "));
         }
@@ -772,9 +796,44 @@ void AlignStage::displayArrival(const Sight& sight) {
         pairs << tr("%1 after %2").arg(nameOf(study.upper), nameOf(study.lower));
     }
     arrivals_->display(all, pairs);
+    offerTakes(all);
     arrival_->setText(said.isEmpty() ? tr("No two neighbours meet yet: nothing can arrive earlier "
                                           "or later.")
                                      : said.join(QChar(u'\n')));
+}
+
+/// The take that would settle each pair, a press away.
+void AlignStage::offerTakes(const std::vector<job::ArrivalStudy>& all) {
+    std::vector<job::TakeWanted> wanted;
+    for (const job::ArrivalStudy& study : all) {
+        if (study.wanted) {
+            wanted.push_back(*study.wanted);
+        }
+    }
+    if (wanted == offered_) {
+        return;
+    }
+    offered_ = wanted;
+    qDeleteAll(wantedTakes_->findChildren<QToolButton*>());
+    for (const job::TakeWanted& take : wanted) {
+        const auto name = [&](const std::string& id) {
+            return words(job::findDriver(sight_->present->job, id)->name);
+        };
+        auto* press = new QToolButton(wantedTakes_);
+        press->setObjectName(QStringLiteral("align_record_") + words(take.driver));
+        press->setText(
+            take.also.empty()
+                ? tr("Record %1").arg(name(take.driver))
+                : tr("Record %1 and %2 together").arg(name(take.driver), name(take.also)));
+        connect(press, &QToolButton::clicked, this, [this, take] {
+            Q_EMIT driverWanted(words(take.driver));
+            Q_EMIT stageWanted(QStringLiteral("measure"),
+                               take.also.empty()
+                                   ? QStringLiteral("record-axis")
+                                   : QStringLiteral("record-together:") + words(take.also));
+        });
+        wantedTakes_->layout()->addWidget(press);
+    }
 }
 
 void AlignStage::reveal(const QString& figure) {

@@ -53,6 +53,7 @@ private:
     [[nodiscard]] QWidget* makeDialPage();
     [[nodiscard]] QWidget* makeAnglesPage();
     [[nodiscard]] QWidget* makeArrivalPage();
+    void offerTakes(const std::vector<job::ArrivalStudy>& all);
     void connectAll();
     void showPage(int page);
     void choosePair(int pair);
@@ -97,11 +98,13 @@ private:
     QuantityField* standing_{};
     QComboBox* edge_{};
     QuantityField* edgeSize_{};
-    QCheckBox* front_{};
-    QCheckBox* floor_{};
+    QComboBox* front_{}; ///< see Effect
+    QComboBox* floor_{};
     QLabel* anglesSaid_{};
     QWidget* arrivalBox_{};
     ArrivalView* arrivals_{};
+    QWidget* wantedTakes_{};
+    std::vector<job::TakeWanted> offered_; ///< what its buttons record
     QLabel* arrival_{};
     HelpsPage* helps_{};
 };

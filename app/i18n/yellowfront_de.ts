@@ -4015,6 +4015,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>Swap the two leads of %1, and of its twin if that side says the same.</source>
         <translation>Die beiden Adern von %1 tauschen, und die ihres Zwillings, wenn jene Seite dasselbe sagt.</translation>
     </message>
+    <message>
+        <source>Insert %1 in the line before %2</source>
+        <translation>%1 in Reihe vor %2 einsetzen</translation>
+    </message>
+    <message>
+        <source>Insert %1 across the way before %2</source>
+        <translation>%1 parallel vor %2 einsetzen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -4298,22 +4306,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Radius oder Schenkel der Kanten</translation>
     </message>
     <message>
-        <source>with the front&apos;s edges</source>
-        <translation>mit den Kanten der Front</translation>
-    </message>
-    <message>
-        <source>What the front&apos;s size and edges would do to drivers whose curves were taken in a large wall. Curves taken in this cabinet hold it already: then it would count twice.</source>
-        <translation>Was Größe und Kanten der Front mit Chassis täten, deren Kurven in einer großen Wand aufgenommen wurden. In diesem Gehäuse aufgenommene Kurven enthalten es schon: Dann zählte es doppelt.</translation>
-    </message>
-    <message>
-        <source>with the floor</source>
-        <translation>mit dem Boden</translation>
-    </message>
-    <message>
-        <source>One reflection from a hard floor. A dip that it makes is the room&apos;s, not the speaker&apos;s.</source>
-        <translation>Eine Spiegelung an hartem Boden. Eine Senke von ihr gehört dem Raum, nicht dem Lautsprecher.</translation>
-    </message>
-    <message>
         <source>ear at</source>
         <translation>Ohr bei</translation>
     </message>
@@ -4548,6 +4540,58 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Which network the cabinet&apos;s own take %1 is of was not noted: take it anew, and the wiring as it is can be told from the wiring as it is drawn.</source>
         <translation>Von welcher Weiche die Aufnahme %1 des ganzen Gehäuses ist, wurde nicht vermerkt: neu aufnehmen, dann lässt sich die wirkliche Verdrahtung von der gezeichneten unterscheiden.</translation>
+    </message>
+    <message>
+        <source>as taken</source>
+        <translation>wie aufgenommen</translation>
+    </message>
+    <message>
+        <source>added</source>
+        <translation>addiert</translation>
+    </message>
+    <message>
+        <source>taken off</source>
+        <translation>abgezogen</translation>
+    </message>
+    <message>
+        <source>What the front&apos;s edges do</source>
+        <translation>Was die Kanten der Front tun</translation>
+    </message>
+    <message>
+        <source>Added: what the front&apos;s size and edges would do to drivers whose curves were taken in a large wall. Taken off: the other way about, for curves taken in this cabinet, which hold it already.</source>
+        <translation>Addiert: was Größe und Kanten der Front mit Chassis täten, deren Kurven in einer großen Wand aufgenommen wurden. Abgezogen: umgekehrt, für Kurven aus diesem Gehäuse, die es schon enthalten.</translation>
+    </message>
+    <message>
+        <source>What the floor does</source>
+        <translation>Was der Boden tut</translation>
+    </message>
+    <message>
+        <source>One reflection from a hard floor, added or taken off. A dip that it makes is the room&apos;s, not the speaker&apos;s; off goes only what a take was not gated against.</source>
+        <translation>Eine Reflexion an hartem Boden, addiert oder abgezogen. Eine Senke davon ist die des Raums, nicht des Lautsprechers; weg geht nur, wogegen nicht gefenstert wurde.</translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation>Front</translation>
+    </message>
+    <message>
+        <source>floor</source>
+        <translation>Boden</translation>
+    </message>
+    <message>
+        <source>front&apos;s edges taken off</source>
+        <translation>Kanten der Front abgezogen</translation>
+    </message>
+    <message>
+        <source>floor taken off</source>
+        <translation>Boden abgezogen</translation>
+    </message>
+    <message>
+        <source>Record %1</source>
+        <translation>%1 aufnehmen</translation>
+    </message>
+    <message>
+        <source>Record %1 and %2 together</source>
+        <translation>%1 und %2 zusammen aufnehmen</translation>
     </message>
 </context>
 <context>

@@ -221,6 +221,11 @@ void MeasureStage::showPage(int page) {
 }
 
 void MeasureStage::reveal(const QString& order) {
+    if (order.startsWith(QStringLiteral("record-"))) {
+        showPage(recordPage);
+        record_->want(order.section(u'-', 1));
+        return;
+    }
     // "time:take-17" chooses a take first; "+" before a take ticks it.
     const QStringList parts = order.split(u':');
     const QString& figure = parts.front();

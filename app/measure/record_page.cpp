@@ -439,6 +439,16 @@ void RecordPage::fillPartners() {
     partner_->setCurrentIndex(std::max(0, partner_->findData(before)));
 }
 
+void RecordPage::want(const QString& take) {
+    const QString partner = take.section(u':', 1);
+    wanted_->setCurrentIndex(static_cast<int>(partner.isEmpty() ? Wanted::axis : Wanted::together));
+    if (!partner.isEmpty()) {
+        fillPartners();
+        partner_->setCurrentIndex(std::max(0, partner_->findData(partner)));
+    }
+    wanted_->setFocus();
+}
+
 void RecordPage::showCalibrations(bool shown) {
     const QSignalBlocker quiet(calibrations_);
     calibrations_->setChecked(shown);

@@ -39,6 +39,9 @@ public:
 
     void showCalibrations(bool shown);
 
+    /// What is to be recorded next, of the chosen driver: "axis", or "together:DRIVER".
+    void want(const QString& take);
+
     /// Of the simulated bench; 0 in tests.
     void setPace(double pace) { pace_ = pace; }
 

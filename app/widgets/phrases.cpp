@@ -111,6 +111,8 @@ constexpr const char* all[] = {
     QT_TRANSLATE_NOOP("core", "Without %1"),
     QT_TRANSLATE_NOOP("core", "Insert a %1 in the line"),
     QT_TRANSLATE_NOOP("core", "Insert a %1 across the way"),
+    QT_TRANSLATE_NOOP("core", "Insert %1 in the line before %2"),
+    QT_TRANSLATE_NOOP("core", "Insert %1 across the way before %2"),
     QT_TRANSLATE_NOOP("core", "Insert %1 in the line"),
     QT_TRANSLATE_NOOP("core", "Insert %1 across the way"),
     QT_TRANSLATE_NOOP("core", "Rename the job to %1"),

@@ -7,6 +7,7 @@
 #include "core/job/lane_edit.h"
 #include "core/job/level_way.h"
 #include "core/job/make_take.h"
+#include "core/job/order_way.h"
 #include "core/network/ladder_edit.h"
 #include "core/quantity/air.h"
 #include "core/signal/delay.h"
@@ -302,6 +303,20 @@ candidatesFor(const Job& job, const Cabinet& cabinet, const CabinetResult* resul
             }
         }
     }
+    const auto pairs =
+        result == nullptr ? std::vector<Neighbourhood>{} : neighbourhoods(job, *result);
+    for (const Neighbourhood& n : pairs) {
+        for (const double factor : {0.5, 1.0}) {
+            for (const auto& [way, side] : {std::pair{n.lower, speaker::FilterSide::low},
+                                            std::pair{n.upper, speaker::FilterSide::high}}) {
+                auto edit =
+                    n.met ? steeperWay(job, cabinet, way, side, n.met->fx, factor) : std::nullopt;
+                if (edit) {
+                    all.push_back({std::move(*edit), Effort::part});
+                }
+            }
+        }
+    }
     for (const Mount& mount : cabinet.mounts) {
         for (const double up : {-0.02, 0.02}) {
             Mount to = mount;
@@ -567,31 +582,39 @@ Arrival byDepth(const Driver& lower, const Driver& upper) {
 }
 
 /// What the methods' answers ask for.
-std::string adviceOf(const std::vector<Arrival>& ways, double fx) {
+struct Advice {
+    std::string words;
+    bool together{}; ///< a take of both would settle it
+};
+
+Advice adviceOf(const std::vector<Arrival>& ways, double fx) {
     const Arrival& common = ways[0];
     const Arrival& three = ways[1];
     constexpr double tooMuch = 15.0; // degrees
     const auto degrees = [&](double seconds) { return 360.0 * fx * seconds; };
     if (three.ambiguous) {
-        return "Two delays explain the sum: repeat the three takes without the network, or with "
-               "the microphone raised by a known height.";
+        return {"Two delays explain the sum: repeat the three takes without the network, or with "
+                "the microphone raised by a known height.",
+                true};
     }
     if (common.delay && three.delay) {
         const double apart = std::abs(*common.delay - *three.delay);
         if (apart > 2.0 * std::hypot(common.u, three.u)) {
-            return "Common reference and three takes differ by more than both allow: something "
-                   "moved between them, or a level changed; repeat the take of both together.";
+            return {"Common reference and three takes differ by more than both allow: something "
+                    "moved between them, or a level changed; repeat the take of both together.",
+                    true};
         }
     }
     const Arrival& best = three.delay && (!common.delay || three.u < common.u) ? three : common;
     if (!best.delay) {
-        return "Only the drivers' depth is known, good to 10 mm: take both with one time "
-               "reference, "
-               "or each alone and both together.";
+        return {"Only the drivers' depth is known, good to 10 mm: take both with one time "
+                "reference, or each alone and both together.",
+                true};
     }
     if (degrees(best.u) > tooMuch) {
-        return "The delay is not known to 15 degrees at the crossover: take one of them turned "
-               "over as well, or widen the overlap.";
+        return {"The delay is not known to 15 degrees at the crossover: take one of them turned "
+                "over as well, or widen the overlap.",
+                true};
     }
     return {};
 }
@@ -611,7 +634,17 @@ arrivals(const Job& job, const Cabinet& /*cabinet*/, const CabinetResult& result
         study.ways = {byCommonReference(job, *lower, *upper, study.fx),
                       byThreeTakes(job, *lower, *upper),
                       byDepth(*lower, *upper)};
-        study.advice = adviceOf(study.ways, study.fx);
+        const Advice advice = adviceOf(study.ways, study.fx);
+        study.advice = advice.words;
+        if (advice.together || !study.ways[1].delay) {
+            // What is missing first: one alone, then the other, then both.
+            const auto has = [&](const Driver& driver) {
+                return takeInUse(job, driver, TakeKind::response) != nullptr;
+            };
+            study.wanted = !has(*lower)   ? TakeWanted{lower->id, {}}
+                           : !has(*upper) ? TakeWanted{upper->id, {}}
+                                          : TakeWanted{lower->id, upper->id};
+        }
         all.push_back(std::move(study));
     }
     return all;

@@ -64,8 +64,9 @@ struct RemedyList {
     int tried{};
 };
 
-/// Every way turned over; every part one and two steps of E12 up and down, and left out; every
-/// way's level 1.5 and 3 dB up and down (levelWay); every driver 20 mm up or down, and out or in by
+/// Every way turned over; every part one and two steps of E12 up and down, and left out (an order
+/// less); one order more on either side of each crossover (steeperWay); every way's level 1.5 and
+/// 3 dB up and down (levelWay); every driver 20 mm up or down, and out or in by
 /// 5 mm; one off the middle to the other side. All by the same sum over nine directions.
 [[nodiscard]] RemedyList
 remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& assembly);
@@ -105,12 +106,21 @@ struct Arrival {
     std::string missing; ///< what take it needs, in words
 };
 
+/// A take that would settle it: one driver alone, or two together.
+struct TakeWanted {
+    std::string driver;
+    std::string also; ///< empty: alone
+
+    bool operator==(const TakeWanted&) const = default;
+};
+
 struct ArrivalStudy {
     std::size_t lower{};
     std::size_t upper{};
     double fx{};
     std::vector<Arrival> ways; ///< one for each method
     std::string advice;        ///< which take to repeat, or why they differ; empty: they agree
+    std::optional<TakeWanted> wanted; ///< by the advice, or as a second witness
 };
 
 /// By the common reference: delay in excess of each one's minimum phase. By three takes: each alone

@@ -11,6 +11,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
+#include <QRegularExpression>
 #include <QTableWidget>
 #include <QTest>
 #include <QToolButton>
@@ -167,6 +168,62 @@ TEST_F(AlignTest, whatHelpsIsLookedAtAndMade) {
     EXPECT_EQ(window->document()->history().undoName(), "Reverse Teasel 26");
     EXPECT_TRUE(table->rowCount() == 0 ||
                 table->item(0, 0)->text() != QStringLiteral("Reverse Teasel 26"));
+}
+
+// The front's edges and the floor: what is added and taken off are each other's inverse about the
+// curve as it was taken, and the foot says which.
+TEST_F(AlignTest, frontAndFloorAreAddedAndTakenOff) {
+    click(find<QToolButton>("align_tab_angles"));
+    settle();
+    auto* response = find<app::Plot>("align_response");
+    const auto heard = [&] {
+        const app::Trace* trace = response->trace(QStringLiteral("ear_sitting"));
+        return trace == nullptr ? QVector<double>{} : trace->values;
+    };
+    const auto bare = heard();
+    ASSERT_GT(bare.size(), 50);
+    for (const char* name : {"align_front", "align_floor"}) {
+        auto* box = find<QComboBox>(name);
+        box->setCurrentIndex(1);
+        settle();
+        const auto added = heard();
+        EXPECT_TRUE(response->footText().contains(QStringLiteral("added")));
+        box->setCurrentIndex(2);
+        settle();
+        const auto off = heard();
+        EXPECT_TRUE(response->footText().contains(QStringLiteral("taken off")));
+        double most = 0.0;
+        for (int k = 0; k < bare.size(); ++k) {
+            most = std::max(most, std::abs(added[k] - bare[k]));
+            if (name == std::string("align_floor")) {
+                EXPECT_NEAR(added[k] + off[k], 2.0 * bare[k], 1e-9);
+            }
+        }
+        EXPECT_GT(most, 2.0) << name;
+        box->setCurrentIndex(0);
+        settle();
+        EXPECT_EQ(heard(), bare);
+    }
+}
+
+// The take that would settle a pair's arrival is a press away, with both drivers chosen.
+TEST_F(AlignTest, theTakeThatIsWantedIsAPressAway) {
+    click(find<QToolButton>("align_tab_arrival"));
+    settle();
+    const auto buttons =
+        find<QWidget>("stage_align")
+            ->findChildren<QToolButton*>(QRegularExpression(QStringLiteral("^align_record_")));
+    ASSERT_FALSE(buttons.empty());
+    const QString words = buttons.front()->text();
+    click(buttons.front());
+    settle();
+    EXPECT_TRUE(find<QWidget>("stage_measure")->isVisible());
+    auto* wanted = find<QComboBox>("record_wanted");
+    auto* partner = find<QComboBox>("record_partner");
+    EXPECT_TRUE(wanted->isVisible());
+    EXPECT_TRUE(words.contains(partner->currentText())) << words.toStdString();
+    EXPECT_TRUE(wanted->currentText().contains(QStringLiteral("together")))
+        << wanted->currentText().toStdString();
 }
 
 TEST_F(AlignTest, arrivalStandsBesideItsDoubts) {
