@@ -6414,6 +6414,14 @@ Ohm gegen den Aufdruck.</translation>
         <source>Networks are looked for that are flat 10° above and below and 30° to both sides too, each at its own level. Takes longer.</source>
         <translation>Gesucht werden Netzwerke, die auch 10° darüber und darunter und 30° zu beiden Seiten eben sind, jede Richtung auf ihrem eigenen Pegel. Dauert länger.</translation>
     </message>
+    <message>
+        <source>the ways in series</source>
+        <translation>die Wege in Reihe</translation>
+    </message>
+    <message>
+        <source>the ways in parallel</source>
+        <translation>die Wege parallel</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::FindingsPanel</name>
@@ -11422,6 +11430,14 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>%1 networks tried, so far %2 rms in all that counts</source>
         <translation>%1 Netzwerke versucht, bisher %2 rms in allem, was zählt</translation>
+    </message>
+    <message>
+        <source>filters</source>
+        <translation>Filter</translation>
+    </message>
+    <message>
+        <source>Filters, gains and delays before the amplifiers are tuned along with the parts: corners two octaves either way, quality 0.3 to 8, gains 12 dB, delays to 1 ms. The lowest way&apos;s gain stays.</source>
+        <translation>Filter, Pegel und Laufzeiten vor den Verstärkern werden mit den Bauteilen abgestimmt: Eckfrequenzen zwei Oktaven nach jeder Seite, Güte 0,3 bis 8, Pegel um 12 dB, Laufzeit bis 1 ms. Der Pegel des tiefsten Wegs bleibt.</translation>
     </message>
 </context>
 <context>

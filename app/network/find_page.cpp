@@ -59,6 +59,10 @@ QString changeWords(const std::vector<job::ShapeChange>& changes, const QStringL
         const QString way = ways.value(static_cast<qsizetype>(change.way));
 
         switch (change.what) {
+        case What::series:
+            said << (change.order > 0 ? FindPage::tr("the ways in series")
+                                      : FindPage::tr("the ways in parallel"));
+            break;
         case What::highPass:
             said << FindPage::tr("high-pass of order %1 for %2").arg(change.order).arg(way);
             break;

@@ -75,6 +75,14 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     robust_->setToolTip(
         tr("Sixteen networks whose parts are off by their tolerances count as much as "
            "the one on paper: a little less flat, but built as it is drawn."));
+    filters_ = new QCheckBox(tr("filters"), this);
+    filters_->setObjectName(QStringLiteral("tune_filters"));
+    filters_->setChecked(true);
+    filters_->setToolTip(
+        tr("Filters, gains and delays before the amplifiers are tuned along with the parts: "
+           "corners two octaves either way, quality 0.3 to 8, gains 12 dB, delays to 1 ms. The "
+           "lowest way's gain stays."));
+    filters_->hide();
     start_ = new QPushButton(tr("Tune"), this);
     start_->setObjectName(QStringLiteral("tune_start"));
     take_ = new QPushButton(tr("Take these values"), this);
@@ -101,6 +109,7 @@ TuneBar::TuneBar(QWidget* parent) : QWidget(parent) {
     row->addWidget(besides_);
     row->addWidget(inStep_);
     row->addWidget(robust_);
+    row->addWidget(filters_);
     row->addWidget(start_);
     row->addWidget(take_);
     row->addWidget(leave_);
@@ -137,7 +146,8 @@ job::TuneWish TuneBar::wish() const {
             .sparing = sparing,
             .robust = robust_->isChecked(),
             .aside = besides_->isChecked(),
-            .inStep = inStep_->isChecked()};
+            .inStep = inStep_->isChecked(),
+            .filters = filters_->isChecked()};
 }
 
 void TuneBar::tell(const QString& words) {
@@ -155,6 +165,7 @@ void TuneBar::enable() {
     }
     // A few parts changed is for a restoration, which leaves the rest as it stands.
     const bool every = changes_->currentIndex() == 0;
+    filters_->setEnabled(!aside_.running() && every);
     sparing_->setEnabled(!aside_.running() && every);
     mayCost_->setEnabled(sparing_->isEnabled() && sparing_->currentIndex() > 0);
     Q_EMIT workChanged();
@@ -295,6 +306,7 @@ void TuneBar::display(const Sight& sight) {
         cabinet == nullptr || sight.cabinet != cabinet_ || !(cabinet->circuit == began_);
     evaluated_ = sight.present;
     cabinet_ = sight.cabinet;
+    filters_->setVisible(cabinet != nullptr && network::ownAmplifiers(cabinet->circuit));
     if (other && aside_.running()) {
         cancel();
     } else if (other && best_) {

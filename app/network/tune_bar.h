@@ -77,6 +77,7 @@ private:
     QCheckBox* besides_{};
     QCheckBox* inStep_{};
     QCheckBox* robust_{};
+    QCheckBox* filters_{};
     QPushButton* start_{};
     QPushButton* take_{};
     QPushButton* leave_{};

@@ -4,6 +4,7 @@
 #include "core/find/start.h"
 #include "core/network/ladder_edit.h"
 
+#include <algorithm>
 #include <cmath>
 #include <limits>
 
@@ -16,7 +17,6 @@ constexpr int order = 4;
 struct Book {
     std::vector<network::Section> sections;
     std::vector<Shape> shapes;
-    tune::Box box;
 };
 
 Book bookFor(const Plan& plan, network::ESeries series) {
@@ -55,7 +55,6 @@ Book bookFor(const Plan& plan, network::ESeries series) {
             double& value = values[static_cast<std::size_t>(role)];
             value = network::nearestValue(value, series);
         }
-        appendTo(book.box, shape);
         book.sections.push_back(section(shape, values, ends[q], wireOf(rankOf(q, ends.size()))));
         if (const network::Section* way = network::waySection(plan.base.circuit, q)) {
             book.sections.back().name = way->name;
@@ -74,9 +73,15 @@ Point byHand(const Plan& plan, const std::function<bool()>& goOn) {
     for (const Shape& shape : book.shapes) {
         point.parts += shape.parts();
     }
+    // What stands before all ways stays as it is.
+    network::Circuit alone{.source = {}};
+    alone.body =
+        network::Section{.ladder = plan.base.circuit.tree()->ladder, .end = network::Ways{}};
+    const auto common = network::parts(alone);
+    point.parts += static_cast<int>(common.size());
     tune::Problem problem = plan.base;
     problem.free.assign(static_cast<std::size_t>(point.parts), true);
-    problem.box = book.box;
+    std::fill_n(problem.free.begin(), common.size(), false);
     const unsigned patterns = 1U << (book.sections.size() - 1);
     std::optional<network::Circuit> best;
     double cost = std::numeric_limits<double>::infinity();
@@ -91,7 +96,10 @@ Point byHand(const Plan& plan, const std::function<bool()>& goOn) {
             std::get<network::DriverEnd>(sections[q].end).polarity =
                 (pattern >> (q - 1) & 1U) != 0U ? -1 : 1;
         }
-        const auto circuit = assembled(plan.base.circuit.source, std::move(sections));
+        const auto circuit = assembled(plan.base.circuit.source,
+                                       std::move(sections),
+                                       network::Joining::parallel,
+                                       plan.base.circuit.tree()->ladder);
         if (const double here = costOf(circuit); here < cost) {
             cost = here;
             best = circuit;
@@ -103,6 +111,9 @@ Point byHand(const Plan& plan, const std::function<bool()>& goOn) {
         const double before = cost;
         for (const network::Part& part : network::parts(now)) {
             for (const int step : {-1, 1}) {
+                if (std::ranges::find(common, part.id, &network::Part::id) != common.end()) {
+                    continue;
+                }
                 if (goOn && !goOn()) {
                     continue;
                 }

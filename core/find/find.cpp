@@ -189,6 +189,7 @@ Result<Plan> planOf(const FindRequest& r) {
         return aboutDrivers(problem.error());
     }
     Plan plan{.base = std::move(*problem),
+              .seriesToo = r.seriesToo,
               .maxParts = r.maxParts,
               .starts = r.starts,
               .seed = static_cast<std::uint64_t>(r.seed),

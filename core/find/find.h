@@ -22,6 +22,7 @@ struct FindRequest {
     std::optional<std::vector<double>> orders;
     std::optional<std::vector<std::string>> extras;
     std::optional<Bands> fxBands;
+    bool seriesToo{};
     std::optional<int> maxParts;
     std::optional<network::ESeries> eSeries;
     network::Prices prices;
@@ -38,6 +39,7 @@ struct FindRequest {
         field(self.extras, q::Word{"extras", "of zobel, trap, pad; none unless given"});
         field(self.fxBands,
               q::Group{"fx_bands_hz", "where neighbours may cross; what the drivers allow", true});
+        field(self.seriesToo, q::Flag{"series_too", "two ways in series are tried as well", false});
         field(self.maxParts, q::Whole{"max_parts", 1, 100, "at most so many parts"});
         field(self.eSeries, network::eSeriesKey);
         field(self.prices, q::Group{"prices", "what parts cost", true});

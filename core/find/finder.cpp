@@ -130,11 +130,8 @@ struct Finder::State {
     [[nodiscard]] tune::Objective objectiveOf(const Candidate& c,
                                               const std::vector<double>& x,
                                               const tune::Problem& problem) const {
-        return {space.circuitOf(c, x),
-                problem.loads,
-                problem.factors,
-                std::vector<bool>(static_cast<std::size_t>(c.parts), true),
-                problem.goal};
+        return {
+            space.circuitOf(c, x), problem.loads, problem.factors, space.freeOf(c), problem.goal};
     }
 
     /// A few steps from the best starts.
@@ -183,14 +180,16 @@ struct Finder::State {
     [[nodiscard]] tune::Problem problemOf(const Candidate& c, const std::vector<double>& x) const {
         tune::Problem problem = plan.base;
         problem.circuit = space.circuitOf(c, x);
-        problem.free.assign(static_cast<std::size_t>(c.parts), true);
-        problem.box = space.boxOf(c);
+        problem.free = space.freeOf(c);
+        problem.box = space.wholeBoxOf(c);
         problem.starts = 1;
         return problem;
     }
 
     [[nodiscard]] Point pointOf(const Candidate& c, tune::Found found) const {
-        Point point{.found = std::move(found), .shapes = space.shapesOf(c), .parts = c.parts};
+        Point point{.found = std::move(found),
+                    .shapes = space.shapesOf(c),
+                    .parts = c.parts + space.commonParts()};
         point.price = plan.prices.of(network::parts(point.found.circuit));
         return point;
     }
@@ -198,7 +197,7 @@ struct Finder::State {
     [[nodiscard]] bool isHopeful(const Candidate& c, const Tried& t) const {
         const double price = pointOf(c, {.circuit = space.circuitOf(c, t.x)}).price;
         return std::ranges::none_of(front, [&](const Point& p) {
-            return p.parts <= c.parts && p.price <= price &&
+            return p.parts <= c.parts + space.commonParts() && p.price <= price &&
                    worthOf(p.found.standing.rms()) <= t.rms;
         });
     }
@@ -344,8 +343,10 @@ struct Finder::State {
             Point point = all[i];
             tune::Problem problem = plan.base;
             problem.circuit = point.found.circuit;
-            problem.free.assign(static_cast<std::size_t>(point.parts), true);
             problem.starts = 1;
+            problem.box = space.commonBox();
+            problem.free.assign(problem.box.low.size(), false);
+            problem.free.resize(static_cast<std::size_t>(point.parts), true);
             for (const Shape& shape : point.shapes) {
                 appendTo(problem.box, shape);
             }

@@ -12,11 +12,12 @@ namespace yf::find {
 
 /// What is looked for.
 struct Plan {
-    tune::Problem base; ///< loads, goal, limits; of its circuit the source and the ends, low to
-                        ///< high, are what counts
+    tune::Problem base; ///< loads, goal, limits; of its circuit the source, what stands before all
+                        ///< ways (kept as it is) and the ends, low to high, are what counts
     std::vector<curve::Range> crossings; ///< Hz, for each pair of neighbours
     std::vector<int> orders{1, 2, 3, 4};
     std::vector<Extra> extras;
+    bool seriesToo{}; ///< two ways in series are tried as well, of first and second order
     std::optional<int> maxParts;
     int starts{3}; ///< tuned for each candidate: the most promising, the last one shaken
     std::uint64_t seed{1};
@@ -28,7 +29,7 @@ struct Plan {
 struct Point {
     tune::Found found;
     std::vector<Shape> shapes; ///< of the ways
-    int parts{};
+    int parts{};               ///< with those before all ways
     double price{};
 };
 
@@ -60,7 +61,8 @@ public:
     Finder(Finder&&) noexcept;
     Finder& operator=(Finder&&) noexcept;
 
-    /// How many networks the whole space holds: Π(shapes of each way)·2^(ways−1).
+    /// How many networks the whole space holds: Π(shapes of each way)·2^(ways−1), series ones
+    /// besides.
     [[nodiscard]] std::size_t candidates() const;
 
     /// Searches on from where it was stopped; true when there is nothing more to do.

@@ -58,16 +58,53 @@ network::Part partOf(Role role, double value, double wire) {
     return network::usualCapacitor(value);
 }
 
-/// IDs of all parts of a one-port.
-void number(network::OnePort& port, std::array<int, 3>& count) {
-    if (network::Part* part = port.part()) {
-        part->id = network::letter(part->kind) +
-                   std::to_string(++count[static_cast<std::size_t>(part->kind)]);
-        return;
+/// Numbers parts by kind, past those that are taken.
+class Numbering {
+public:
+    explicit Numbering(const std::vector<network::Part>& taken) {
+        for (const network::Part& part : taken) {
+            taken_.push_back(part.id);
+        }
     }
-    for (network::OnePort& inner : port.composite()->ports) {
-        number(inner, count);
+
+    /// IDs of all parts of a one-port.
+    void number(network::OnePort& port) {
+        if (network::Part* part = port.part()) {
+            do {
+                part->id = network::letter(part->kind) +
+                           std::to_string(++count_[static_cast<std::size_t>(part->kind)]);
+            } while (std::ranges::find(taken_, part->id) != taken_.end());
+            return;
+        }
+        for (network::OnePort& inner : port.composite()->ports) {
+            number(inner);
+        }
     }
+
+private:
+    std::vector<std::string> taken_;
+    std::array<int, 3> count_{};
+};
+
+/// Filters with every choice of what may stand beside them.
+std::vector<Shape>
+withExtras(const std::vector<Shape>& filters, Rank rank, const std::vector<Extra>& extras) {
+    const bool zobel = rank != Rank::highest && isAllowed(extras, Extra::zobel);
+    const bool pad = rank != Rank::lowest && isAllowed(extras, Extra::pad);
+    const bool trap = isAllowed(extras, Extra::trap);
+    std::vector<Shape> all;
+    for (const Shape& filter : filters) {
+        for (int bits = 0; bits < 8; ++bits) {
+            Shape shape = filter;
+            shape.zobel = (bits & 1) != 0;
+            shape.pad = (bits & 2) != 0;
+            shape.trap = (bits & 4) != 0;
+            if ((!shape.zobel || zobel) && (!shape.pad || pad) && (!shape.trap || trap)) {
+                all.push_back(shape);
+            }
+        }
+    }
+    return all;
 }
 
 } // namespace
@@ -96,22 +133,20 @@ shapes(Rank rank, const std::vector<int>& orders, const std::vector<Extra>& extr
             }
         }
     }
-    const bool zobel = rank != Rank::highest && isAllowed(extras, Extra::zobel);
-    const bool pad = rank != Rank::lowest && isAllowed(extras, Extra::pad);
-    const bool trap = isAllowed(extras, Extra::trap);
-    std::vector<Shape> all;
-    for (const Shape& filter : filters) {
-        for (int bits = 0; bits < 8; ++bits) {
-            Shape shape = filter;
-            shape.zobel = (bits & 1) != 0;
-            shape.pad = (bits & 2) != 0;
-            shape.trap = (bits & 4) != 0;
-            if ((!shape.zobel || zobel) && (!shape.pad || pad) && (!shape.trap || trap)) {
-                all.push_back(shape);
-            }
+    return withExtras(filters, rank, extras);
+}
+
+std::vector<Shape>
+seriesShapes(Rank rank, const std::vector<int>& orders, const std::vector<Extra>& extras) {
+    std::vector<Shape> filters;
+    for (const int order : orders) {
+        constexpr int highest = 2;
+        if (order <= highest && rank != Rank::middle) {
+            filters.push_back(rank == Rank::lowest ? Shape{.lowPass = order, .series = true}
+                                                   : Shape{.highPass = order, .series = true});
         }
     }
-    return all;
+    return withExtras(filters, rank, extras);
 }
 
 std::vector<Shape> simpler(const Shape& shape, const std::vector<int>& orders) {
@@ -143,7 +178,8 @@ std::vector<Role> rolesOf(const Shape& shape) {
     std::vector<Role> all;
     const auto filter = [&](Role first, int order) {
         for (int k = 0; k < order; ++k) {
-            all.push_back(at(first, k));
+            // In series what stands across the way comes first.
+            all.push_back(at(first, shape.series ? 1 - k : k));
         }
     };
     if (shape.topology == network::BandTopology::highPassFirst) {
@@ -232,6 +268,15 @@ Values textbookValues(const Shape& shape, const Start& start) {
         set(at(Role::highPass1, static_cast<int>(k)),
             k % 2 == 0 ? 1.0 / (high[k] * start.load * omega) : start.load / (high[k] * omega));
     }
+    if (shape.series) {
+        // Of first order L = R/ω and 1/(ωR), of second Butterworth's L/√2 and C·√2, alike for both.
+        const double root = shape.lowPass + shape.highPass == 2 ? std::numbers::sqrt2 : 1.0;
+        const double fx = shape.lowPass > 0 ? start.fxHigh : start.fxLow;
+        const double C = root / (twoPi * fx * start.load);
+        const double L = start.load / (twoPi * fx * root);
+        set(shape.lowPass > 0 ? Role::lowPass2 : Role::highPass1, C);
+        set(shape.lowPass > 0 ? Role::lowPass1 : Role::highPass2, L);
+    }
     // A shallow trap where the driver needs it most, wide enough to be moved by a slope.
     constexpr double share = 0.3;
     const double R = share * start.load;
@@ -283,22 +328,28 @@ section(const Shape& shape, const Values& values, const network::DriverEnd& end,
     return section;
 }
 
-network::Circuit assembled(const network::Source& source, std::vector<network::Section> ways) {
-    std::array<int, 3> count{};
+network::Circuit assembled(const network::Source& source,
+                           std::vector<network::Section> ways,
+                           network::Joining join,
+                           std::vector<network::Slot> common) {
+    network::Circuit circuit{.source = source};
+    circuit.body = network::Section{.ladder = common, .end = network::Ways{}};
+    Numbering numbering(network::parts(circuit));
     for (network::Section& way : ways) {
         for (network::Slot& slot : way.ladder) {
             if (auto* series = std::get_if<network::SeriesSlot>(&slot)) {
-                number(series->port, count);
+                numbering.number(series->port);
             } else if (auto* shunt = std::get_if<network::ShuntSlot>(&slot)) {
-                number(shunt->port, count);
+                numbering.number(shunt->port);
             }
         }
     }
-    network::Circuit circuit{.source = source};
     if (ways.size() == 1) {
         circuit.body = std::move(ways.front());
     } else {
-        circuit.body = network::Section{.end = network::Ways{.sections = std::move(ways)}};
+        circuit.body =
+            network::Section{.ladder = std::move(common),
+                             .end = network::Ways{.join = join, .sections = std::move(ways)}};
     }
     return circuit;
 }

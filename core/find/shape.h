@@ -16,6 +16,9 @@ enum class Extra { zobel, trap, pad };
 
 /// What a way's ladder is made of, from the amplifier: filters of up to fourth order, a trap in the
 /// line (parallel R, L, C), an L-pad, and R–C across the driver.
+///
+/// In a series network a way's filter begins across it: of first order a capacitor across the lower
+/// way and a coil across the upper one, of second order with a part in the line behind it.
 struct Shape {
     int highPass{}; ///< order; 0: none
     int lowPass{};
@@ -23,6 +26,7 @@ struct Shape {
     bool trap{};
     bool pad{};
     bool zobel{};
+    bool series{}; ///< its way is in series with the other one
 
     [[nodiscard]] int parts() const;
 
@@ -37,6 +41,10 @@ enum class Rank { lowest, middle, highest };
 /// orders are 1).
 [[nodiscard]] std::vector<Shape>
 shapes(Rank rank, const std::vector<int>& orders, const std::vector<Extra>& extras);
+
+/// The same of one of two ways in series: of first and second order.
+[[nodiscard]] std::vector<Shape>
+seriesShapes(Rank rank, const std::vector<int>& orders, const std::vector<Extra>& extras);
 
 /// Shapes of one step less: the next lower order of either filter, or an extra left out.
 [[nodiscard]] std::vector<Shape> simpler(const Shape& shape, const std::vector<int>& orders);
@@ -84,16 +92,19 @@ struct Start {
     double trapAt{}; ///< Hz
 };
 
-/// Textbook values: Linkwitz-Riley of the order where it is even, Butterworth where it is odd; the
-/// pad, the trap and the R–C are next to nothing yet.
+/// Textbook values: Linkwitz-Riley of the order where it is even, Butterworth where it is odd and
+/// in series; the pad, the trap and the R–C are next to nothing yet.
 [[nodiscard]] Values textbookValues(const Shape& shape, const Start& start);
 
 /// A way as a section. `wire` m, bare, of its coils; parts have bare letters as IDs.
 [[nodiscard]] network::Section
 section(const Shape& shape, const Values& values, const network::DriverEnd& end, double wire);
 
-/// Sections in parallel behind a source, parts numbered by kind from the lowest way up.
+/// Sections behind a source and what stands before all of them, which keeps its IDs; parts of the
+/// ways are numbered by kind from the lowest way up.
 [[nodiscard]] network::Circuit assembled(const network::Source& source,
-                                         std::vector<network::Section> ways);
+                                         std::vector<network::Section> ways,
+                                         network::Joining join = network::Joining::parallel,
+                                         std::vector<network::Slot> common = {});
 
 } // namespace yf::find

@@ -30,6 +30,21 @@ Space::Space(const Plan& plan, const tune::Problem& coarse)
         ways_.push_back({rank, find::shapes(rank, plan.orders, plan.extras), {}});
         whole_ *= ways_.back().shapes.size();
     }
+    if (plan.seriesToo && ends_.size() == 2) {
+        std::size_t more = 2;
+        for (Way& way : ways_) {
+            const auto series = seriesShapes(way.rank, plan.orders, plan.extras);
+            way.shapes.insert(way.shapes.end(), series.begin(), series.end());
+            more *= series.size();
+        }
+        whole_ += more;
+    }
+    const network::Section* top = plan.base.circuit.tree();
+    if (top != nullptr && !top->ladder.empty()) {
+        network::Circuit alone{.source = {}};
+        alone.body = network::Section{.ladder = top->ladder, .end = network::Ways{}};
+        common_ = network::parts(alone);
+    }
 }
 
 /// A crossing's n-th frequency to start from.
@@ -168,7 +183,9 @@ std::vector<std::vector<Candidate>> Space::levels() const {
         for (std::size_t q = 0; q < ways_.size(); ++q) {
             candidate.parts += ways_[q].shapes[place[q]].parts();
         }
-        if (!plan_.maxParts || candidate.parts <= *plan_.maxParts) {
+        const bool mixed = std::ranges::any_of(
+            shapesOf(candidate), [&](const Shape& s) { return s.series != isSeries(candidate); });
+        if (!mixed && (!plan_.maxParts || candidate.parts <= *plan_.maxParts)) {
             for (candidate.turned = 0; candidate.turned < patterns; ++candidate.turned) {
                 all.insert(candidate);
             }
@@ -210,7 +227,11 @@ network::Circuit Space::circuitOf(const Candidate& c, const std::vector<double>&
         sections.push_back(section(shape(c, q), values, end, wireOf(ways_[q].rank)));
         sections.back().name = names_[q];
     }
-    return assembled(plan_.base.circuit.source, std::move(sections));
+    const network::Section* top = plan_.base.circuit.tree();
+    return assembled(plan_.base.circuit.source,
+                     std::move(sections),
+                     isSeries(c) ? network::Joining::series : network::Joining::parallel,
+                     top == nullptr ? std::vector<network::Slot>{} : top->ladder);
 }
 
 /// Where the ways_ by themselves would start.
@@ -284,6 +305,29 @@ Space::carriedOn(const Candidate& from, const std::vector<double>& x, const Cand
         appendTo(carried, shape(to, q), values);
     }
     return carried;
+}
+
+std::vector<bool> Space::freeOf(const Candidate& c) const {
+    std::vector<bool> free(common_.size(), false);
+    free.resize(common_.size() + static_cast<std::size_t>(c.parts), true);
+    return free;
+}
+
+tune::Box Space::commonBox() const {
+    tune::Box box;
+    for (const network::Part& part : common_) {
+        box.low.push_back(std::log(part.value));
+        box.high.push_back(std::log(part.value));
+    }
+    return box;
+}
+
+tune::Box Space::wholeBoxOf(const Candidate& c) const {
+    tune::Box box = commonBox();
+    for (std::size_t q = 0; q < ways_.size(); ++q) {
+        appendTo(box, shape(c, q));
+    }
+    return box;
 }
 
 tune::Box Space::boxOf(const Candidate& c) const {

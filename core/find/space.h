@@ -54,7 +54,18 @@ public:
     /// With values x = ln(value) of all parts.
     [[nodiscard]] network::Circuit circuitOf(const Candidate& c,
                                              const std::vector<double>& x) const;
+    /// Of the parts that are tuned.
     [[nodiscard]] tune::Box boxOf(const Candidate& c) const;
+
+    /// Of all parts in writing order: what stands before all ways is kept as it is.
+    [[nodiscard]] std::vector<bool> freeOf(const Candidate& c) const;
+    [[nodiscard]] tune::Box wholeBoxOf(const Candidate& c) const;
+
+    /// Of what stands before all ways: its values, and nothing else.
+    [[nodiscard]] tune::Box commonBox() const;
+
+    /// How many parts stand before all ways.
+    [[nodiscard]] int commonParts() const { return static_cast<int>(common_.size()); }
 
     /// From the ways by themselves, pads set to their difference of level.
     [[nodiscard]] std::vector<std::vector<double>> starts(const Candidate& c) const;
@@ -78,6 +89,9 @@ private:
     [[nodiscard]] std::size_t
     aloneIndex(std::size_t q, const std::vector<std::size_t>& at, std::size_t slope) const;
     [[nodiscard]] static double bestAlone(const Way& way, std::size_t s);
+
+    [[nodiscard]] bool isSeries(const Candidate& c) const { return shape(c, 0).series; }
+
     static void keepBest(Way& way, std::size_t most);
     void setPad(Values& values, double dB, std::size_t q) const;
     [[nodiscard]] std::vector<double>
@@ -86,7 +100,8 @@ private:
     const Plan& plan_;
     const tune::Problem& coarse_;
     std::vector<network::DriverEnd> ends_;
-    std::vector<std::string> names_; ///< of the ways, may be empty
+    std::vector<std::string> names_;    ///< of the ways, may be empty
+    std::vector<network::Part> common_; ///< before all ways, kept
     std::vector<Way> ways_;
     std::size_t perPair_{}; ///< frequencies that each crossing is started from
     std::size_t whole_{};

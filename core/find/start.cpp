@@ -196,6 +196,12 @@ Alone tunedAlone(const tune::Problem& problem, std::size_t way, Shape shape, con
         }
     }
     Alone alone{.values = textbookValues(shape, startOf(load, axis, slope))};
+    if (shape.series) {
+        // Alone it would be nothing but a load: the book's values are its start.
+        alone.rms = 1.0;
+        alone.level = 0.0;
+        return alone;
+    }
     const network::Circuit circuit =
         assembled(problem.circuit.source,
                   {section(shape, alone.values, ends[way], wireOf(rankOf(way, ends.size())))});

@@ -13,15 +13,14 @@ namespace yf::job {
 
 namespace {
 
-/// Ways without parts that stand side by side at the amplifier, or what is in the way of that.
+/// Ways without parts that stand side by side behind the amplifier and what stands before all of
+/// them, or what is in the way of that.
 Result<std::vector<network::Section>> waysOf(const network::Circuit& circuit) {
     const network::Section* top = circuit.tree();
     const auto* ways = top == nullptr ? nullptr : std::get_if<network::Ways>(&top->end);
-    if (ways == nullptr || ways->sections.size() < 2 || !top->ladder.empty() ||
-        ways->join != network::Joining::parallel) {
-        return Error{"network",
-                     "its ways do not stand side by side at the amplifier",
-                     "the search is for two and more ways in parallel"};
+    if (ways == nullptr || ways->sections.size() < 2) {
+        return Error{
+            "network", "its ways do not stand side by side", "the search is for two and more ways"};
     }
     std::vector<network::Section> all;
     for (const network::Section& section : ways->sections) {
@@ -57,12 +56,14 @@ findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const
     YF_TRY(sections, waysOf(cabinet.circuit));
     // The target and what is known of the drivers are those of tuning; the parts are not.
     Cabinet bare = cabinet;
-    bare.circuit.body = network::Section{.end = network::Ways{.sections = std::move(sections)}};
+    bare.circuit.body = network::Section{.ladder = cabinet.circuit.tree()->ladder,
+                                         .end = network::Ways{.sections = std::move(sections)}};
     const auto ends = network::driverEnds(bare.circuit);
     bare.circuit.couplings.clear();
     YF_TRY(problem, goalProblem(job, bare, assembly, wish.floor));
     find::Plan plan{.base = std::move(problem),
                     .extras = {find::Extra::zobel, find::Extra::trap, find::Extra::pad},
+                    .seriesToo = true,
                     .maxParts = wish.maxParts,
                     .series = wish.series,
                     .prices = job.prices};
@@ -120,6 +121,9 @@ std::vector<ShapeChange> shapeChanges(const FoundNetwork& from, const FoundNetwo
                 all.push_back({what, q, after});
             }
         };
+        if (q == 0) {
+            note(What::series, a.series ? 1 : 0, b.series ? 1 : 0);
+        }
         note(What::highPass, a.highPass, b.highPass);
         note(What::lowPass, a.lowPass, b.lowPass);
         note(What::trap, a.trap ? 1 : 0, b.trap ? 1 : 0);

@@ -34,7 +34,7 @@ findPlan(const Job& job, const Cabinet& cabinet, const Assembly& assembly, const
 
 /// One thing that a network has and another has not.
 struct ShapeChange {
-    enum class What { highPass, lowPass, sequence, trap, pad, zobel } what{};
+    enum class What { series, highPass, lowPass, sequence, trap, pad, zobel } what{};
     std::size_t way{};
     int order{}; ///< of a filter; 1 or 0 for what is there or not
 };

@@ -21,6 +21,7 @@ struct FoundWay {
         field(self.shape.trap, q::Flag{"trap", "in the line", false});
         field(self.shape.pad, q::Flag{"pad", "before the driver", false});
         field(self.shape.zobel, q::Flag{"zobel", "across the driver", false});
+        field(self.shape.series, q::Flag{"series", "in series with the other way", false});
     }
 
     bool operator==(const FoundWay&) const = default;

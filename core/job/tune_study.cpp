@@ -4,6 +4,7 @@
 #include "core/job/crossing_band.h"
 #include "core/job/directions.h"
 #include "core/job/usable_band.h"
+#include "core/network/line_edit.h"
 #include "core/network/prototype.h"
 #include "core/network/tolerance.h"
 #include "core/quantity/level.h"
@@ -254,7 +255,10 @@ Result<tune::Problem> tuneProblem(const Job& job,
         problem.box.low.push_back(std::log(std::min(usual.lowest, part.value)));
         problem.box.high.push_back(std::log(std::max(usual.highest, part.value)));
     }
-    if (std::ranges::find(problem.free, true) == problem.free.end()) {
+    if (wish.filters && wish.changes == 0) {
+        problem.knobs = network::lineKnobs(cabinet.circuit);
+    }
+    if (std::ranges::find(problem.free, true) == problem.free.end() && problem.knobs.empty()) {
         return Error{"network", "no part may change", "take fixed=1 off some"};
     }
     return problem;
@@ -391,6 +395,13 @@ Edit takeTuned(const std::string& cabinet,
                     }
                     if (now[q].polarity != ends[q].polarity) {
                         YF_TRY(circuit, network::withPolarity(found->circuit, q, ends[q].polarity));
+                        found->circuit = std::move(circuit);
+                    }
+                }
+                for (std::size_t q = 0; q < ends.size(); ++q) {
+                    const auto line = network::lineOf(tuned, q);
+                    if (line && line != network::lineOf(found->circuit, q)) {
+                        YF_TRY(circuit, network::withLine(found->circuit, q, *line));
                         found->circuit = std::move(circuit);
                     }
                 }

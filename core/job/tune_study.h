@@ -18,9 +18,10 @@ struct TuneWish {
     int changes{};             ///< at most so many parts; 0: all that are not fixed
     std::optional<tune::Sparing> sparing; ///< parts are left out in the end; not with `changes`
     int starts{8};
-    bool robust{}; ///< networks with parts off by their tolerances count too
-    bool aside{};  ///< the sum 10° above and below and 30° to both sides counts too
-    bool inStep{}; ///< neighbours in step count too: dips beside the axis are less deep then
+    bool robust{};      ///< networks with parts off by their tolerances count too
+    bool aside{};       ///< the sum 10° above and below and 30° to both sides counts too
+    bool inStep{};      ///< neighbours in step count too: dips beside the axis are less deep then
+    bool filters{true}; ///< with own amplifiers, their filters, gains and delays too
     bool polarities{true}; ///< every way but the first is tried both ways round; not with `changes`
 
     bool operator==(const TuneWish&) const = default;
@@ -67,8 +68,8 @@ struct Tuned {
 [[nodiscard]] Tuned
 tuneCabinet(const tune::Problem& problem, const TuneWish& wish, const TuneWatch& watch);
 
-/// Values and polarities of a tuned network become the cabinet's, and what was left out goes.
-/// Fails if its parts are others by then.
+/// Values, polarities and lines of a tuned network become the cabinet's, and what was left out
+/// goes. Fails if its parts are others by then.
 [[nodiscard]] Edit takeTuned(const std::string& cabinet,
                              const network::Circuit& tuned,
                              const std::vector<tune::Spared>& leftOut = {});

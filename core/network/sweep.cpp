@@ -170,13 +170,17 @@ Sweep::Sweep(const Circuit& circuit, const PreparedLoads& loads)
 void Sweep::setLines(const Circuit& circuit, const Axis& axis) {
     const auto H = lineTransfers(circuit, axis);
     for (std::size_t a = 0; !H.empty() && a < amplifiers(); ++a) {
-        const auto& row = H[nodes_[topOf(a)].firstEnd];
-        auto& blocks = lines_.emplace_back(grid_.blocks());
-        for (std::size_t i = 0; i < blocks.size() * blockSize; ++i) {
-            const Complex h = row[std::min(i, row.size() - 1)];
-            blocks[i / blockSize].re[i % blockSize] = h.real();
-            blocks[i / blockSize].im[i % blockSize] = h.imag();
-        }
+        lines_.emplace_back(grid_.blocks());
+        setLine(a, H[nodes_[topOf(a)].firstEnd]);
+    }
+}
+
+void Sweep::setLine(std::size_t amplifier, const std::vector<Complex>& H) {
+    auto& blocks = lines_[amplifier];
+    for (std::size_t i = 0; i < blocks.size() * blockSize; ++i) {
+        const Complex h = H[std::min(i, H.size() - 1)];
+        blocks[i / blockSize].re[i % blockSize] = h.real();
+        blocks[i / blockSize].im[i % blockSize] = h.imag();
     }
 }
 

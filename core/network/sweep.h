@@ -40,6 +40,10 @@ public:
     /// Any change that keeps the kind: a loss, a value with its losses held.
     void setPart(std::size_t part, const Part& changed);
 
+    /// What stands before an amplifier of its own, at the frequencies of the grid. The circuit must
+    /// have own amplifiers.
+    void setLine(std::size_t amplifier, const std::vector<Complex>& H);
+
     /// Columns, drives and input admittance of one block.
     void run(std::size_t block);
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/tune/objective.h"
 
+#include "core/network/line_edit.h"
+
 #include <algorithm>
 #include <cmath>
 #include <limits>
@@ -115,8 +117,10 @@ Objective::Objective(const network::Circuit& circuit,
                      const network::PreparedLoads& loads,
                      const std::vector<std::vector<Complex>>& factors,
                      const std::vector<bool>& free,
-                     Goal goal)
-    : sweep_(circuit, loads), original_(sweep_.parts()), goal_(std::move(goal)) {
+                     Goal goal,
+                     std::vector<network::LineKnob> knobs)
+    : sweep_(circuit, loads), original_(sweep_.parts()), goal_(std::move(goal)),
+      knobs_(std::move(knobs)) {
     for (std::size_t p = 0; p < original_.size(); ++p) {
         if (free[p]) {
             free_.push_back(p);
@@ -127,6 +131,12 @@ Objective::Objective(const network::Circuit& circuit,
     factors_ = blocksOf(factors, loads.grid().blocks());
     for (const Aside& aside : goal_.asides) {
         asideFactors_.push_back(blocksOf(aside.factors, loads.grid().blocks()));
+    }
+    for (std::size_t q = 0; !knobs_.empty() && q < sweep_.ends(); ++q) {
+        lines_.push_back(*network::lineOf(circuit, q));
+    }
+    for (const network::LineKnob& knob : knobs_) {
+        start_.push_back(network::turnedTo(lines_[knob.way], knob));
     }
 }
 
@@ -141,7 +151,38 @@ std::vector<network::Part> Objective::partsAt(const std::vector<double>& x) cons
     return parts;
 }
 
-void Objective::set(const std::vector<double>& x) {
+/// What the filters do, and how that changes with each knob: the network has no say in it.
+void Objective::setLines(const std::vector<double>& x, bool withSlope) {
+    std::vector<network::Line> lines = lines_;
+    for (std::size_t i = 0; i < knobs_.size(); ++i) {
+        network::turn(lines[knobs_[i].way], knobs_[i], x[free_.size() + i]);
+    }
+    for (std::size_t q = 0; q < lines.size(); ++q) {
+        sweep_.setLine(q, network::transfer(lines[q], goal_.axis));
+    }
+    if (!withSlope) {
+        return;
+    }
+    std::vector<std::vector<Complex>> slopes;
+    for (const network::LineKnob& knob : knobs_) {
+        slopes.push_back(network::logSlope(lines[knob.way], knob, goal_.axis));
+    }
+    turns_ = blocksOf(slopes, sweep_.grid().blocks());
+}
+
+/// d ln(drive of an end)/dx; null where the unknown does not reach it.
+const Block* Objective::logOf(std::size_t unknown, std::size_t end, std::size_t block) const {
+    if (unknown < free_.size()) {
+        return sweep_.drivesLog(free_[unknown], end);
+    }
+    const std::size_t i = unknown - free_.size();
+    return knobs_[i].way == end ? &turns_[i][block] : nullptr;
+}
+
+void Objective::set(const std::vector<double>& x, bool withSlope) {
+    if (!knobs_.empty()) {
+        setLines(x, withSlope);
+    }
     const auto parts = partsAt(x);
     for (const std::size_t p : free_) {
         if (!(sweep_.parts()[p] == parts[p])) {
@@ -179,7 +220,7 @@ Standing Objective::withDraws(const std::vector<double>& x, Slope* slope) {
     }
     for (const std::vector<double>& draw : draws_) {
         std::vector<double> y = x;
-        for (std::size_t i = 0; i < y.size(); ++i) {
+        for (std::size_t i = 0; i < draw.size(); ++i) { // filters are as they are set
             y[i] += draw[i];
         }
         Slope here;
@@ -222,8 +263,8 @@ void Objective::setLevels(
 
 /// J of an end's level times the frame's weight.
 void Objective::setEndSlopes(const Frame& f, Rows& rows, std::size_t end) {
-    for (std::size_t i = 0; rows.withSlope && i < free_.size(); ++i) {
-        const Block* log = sweep_.drivesLog(free_[i], end);
+    for (std::size_t i = 0; rows.withSlope && i < unknowns(); ++i) {
+        const Block* log = logOf(i, end, f.block);
         for (std::size_t k = 0; k < blockSize; ++k) {
             rows.J[i][k] = log == nullptr ? 0.0 : perNeper * f.weight[k] * log->re[k];
         }
@@ -245,10 +286,10 @@ void Objective::setSumSlopes(const Frame& f,
             share[end].im[k] *= perNeper * f.weight[k];
         }
     }
-    for (std::size_t i = 0; i < free_.size(); ++i) {
+    for (std::size_t i = 0; i < unknowns(); ++i) {
         rows.J[i].fill(0.0);
         for (std::size_t end = 0; end < P.size(); ++end) {
-            if (const Block* log = sweep_.drivesLog(free_[i], end)) {
+            if (const Block* log = logOf(i, end, f.block)) {
                 addReal(rows.J[i], share[end], *log);
             }
         }
@@ -349,10 +390,10 @@ void Objective::addCrossing(Frame& f, Rows& rows, const Crossing& crossing) {
             f.weight[k] = goal_.limitFactor;
         }
     }
-    for (std::size_t i = 0; rows.withSlope && i < free_.size(); ++i) {
+    for (std::size_t i = 0; rows.withSlope && i < unknowns(); ++i) {
         rows.J[i].fill(0.0);
         for (const std::size_t end : {crossing.lower, crossing.lower + 1}) {
-            const Block* log = sweep_.drivesLog(free_[i], end);
+            const Block* log = logOf(i, end, f.block);
             const double side = end == crossing.lower ? -1.0 : 1.0;
             for (std::size_t k = 0; log != nullptr && k < blockSize; ++k) {
                 rows.J[i][k] += side * sign[k] * perNeper * f.weight[k] * log->re[k];
@@ -376,9 +417,9 @@ void Objective::addFloor(Frame& f, Rows& rows, std::size_t amplifier) {
         // d(20 ln|Y|) = 20·Re(dY/Y)
         Block inverse;
         reciprocal(inverse, Y);
-        for (std::size_t i = 0; i < free_.size(); ++i) {
+        for (std::size_t i = 0; i < unknowns(); ++i) {
             rows.J[i].fill(0.0);
-            if (sweep_.amplifierOf(free_[i]) != amplifier) {
+            if (i >= free_.size() || sweep_.amplifierOf(free_[i]) != amplifier) {
                 continue;
             }
             addReal(rows.J[i], sweep_.admittanceLog(free_[i]), inverse);
@@ -399,7 +440,7 @@ void Objective::setTrackingSlopes(const Frame& f,
     add(inverse, f.P[end + 1]);
     const Block sum = inverse;
     reciprocal(inverse, sum);
-    for (std::size_t i = 0; i < free_.size(); ++i) {
+    for (std::size_t i = 0; i < unknowns(); ++i) {
         rows.J[i].fill(0.0);
     }
     for (const std::size_t which : {end, end + 1}) {
@@ -410,8 +451,8 @@ void Objective::setTrackingSlopes(const Frame& f,
             x.re[k] *= perNeper * f.weight[k];
             x.im[k] *= perNeper * f.weight[k];
         }
-        for (std::size_t i = 0; i < free_.size(); ++i) {
-            if (const Block* log = sweep_.drivesLog(free_[i], which)) {
+        for (std::size_t i = 0; i < unknowns(); ++i) {
+            if (const Block* log = logOf(i, which, f.block)) {
                 addReal(rows.J[i], x, *log);
             }
         }
@@ -505,8 +546,8 @@ void Objective::addLevel(Rows& rows, Standing& standing) const {
 }
 
 Standing Objective::evaluate(const std::vector<double>& x, Slope* slope) {
-    set(x);
-    const std::size_t n = free_.size();
+    set(x, slope != nullptr);
+    const std::size_t n = unknowns();
     Rows rows;
     rows.n = n;
     rows.withSlope = slope != nullptr;

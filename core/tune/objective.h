@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/network/line_knob.h"
 #include "core/network/sweep.h"
 
 #include <optional>
@@ -94,20 +95,22 @@ struct Slope {
 class Objective {
 public:
     /// `circuit`: a tree; `free`: which parts may change, in writing order; `factors` as
-    /// pressureFactors gives them on the goal's axis, which is that of `loads`.
+    /// pressureFactors gives them on the goal's axis, which is that of `loads`; `knobs`: what may
+    /// be turned at line level, unknowns behind those of the parts.
     Objective(const network::Circuit& circuit,
               const network::PreparedLoads& loads,
               const std::vector<std::vector<Complex>>& factors,
               const std::vector<bool>& free,
-              Goal goal);
+              Goal goal,
+              std::vector<network::LineKnob> knobs = {});
 
     /// Networks that are a little off count too: the cost becomes half the nominal one's and half
     /// the mean of these. Each is an offset of x, ln of what a part is off by.
     void setDraws(std::vector<std::vector<double>> draws) { draws_ = std::move(draws); }
 
-    [[nodiscard]] std::size_t unknowns() const { return free_.size(); }
+    [[nodiscard]] std::size_t unknowns() const { return free_.size() + knobs_.size(); }
 
-    /// ln of the values that the circuit came with.
+    /// ln of the values that the circuit came with, then the knobs.
     [[nodiscard]] const std::vector<double>& start() const { return start_; }
 
     [[nodiscard]] const std::vector<std::size_t>& free() const { return free_; }
@@ -124,7 +127,10 @@ private:
     struct Rows;
     struct Frame;
 
-    void set(const std::vector<double>& x);
+    void set(const std::vector<double>& x, bool withSlope);
+    void setLines(const std::vector<double>& x, bool withSlope);
+    [[nodiscard]] const network::Block*
+    logOf(std::size_t unknown, std::size_t end, std::size_t block) const;
     Standing evaluate(const std::vector<double>& x, Slope* slope);
     Standing withDraws(const std::vector<double>& x, Slope* slope);
     void addLevel(Rows& rows, Standing& standing) const;
@@ -160,6 +166,9 @@ private:
     std::vector<std::vector<network::Block>> factors_;                   ///< [end][block]
     std::vector<std::vector<std::vector<network::Block>>> asideFactors_; ///< [aside][end][block]
     std::vector<std::vector<double>> draws_;
+    std::vector<network::LineKnob> knobs_;
+    std::vector<network::Line> lines_;               ///< of the ways, as they came
+    std::vector<std::vector<network::Block>> turns_; ///< [knob][block]: d ln(drive)/dx
 };
 
 } // namespace yf::tune

@@ -139,6 +139,7 @@ Found purchasable(const Problem& problem,
         return found;
     }
     some.circuit = found.circuit;
+    some.knobs.clear(); // they need not be bought
     Found best = snapped(some, values, goOn);
     best.stop = best.allowed || !found.allowed ? found.stop : Stop::floorUnreachable;
     return best;

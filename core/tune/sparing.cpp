@@ -99,7 +99,7 @@ leaveOut(const Problem& problem, const Found& tuned, const Sparing& sparing, con
         const auto choices = lesser(thinned.problem, thinned.found.circuit);
         std::vector<std::optional<Found>> tried(choices.size());
         inParallel(choices.size(), [&](std::size_t i) {
-            // One look at what it comes to without the checks that take long.
+            // One look at what it comes to without the checks that take long, filters held.
             const Problem start = fromTuned(choices[i]);
             Objective objective(start.circuit, start.loads, start.factors, start.free, start.goal);
             Box box;

@@ -243,7 +243,7 @@ std::optional<Error> putFreedom(Problem& problem, const TuneRequest& r) {
             problem.box.high[p] = std::log(parts[p].value * r.boundRatios->back());
         }
     }
-    return std::ranges::find(problem.free, true) == problem.free.end()
+    return std::ranges::find(problem.free, true) == problem.free.end() && !r.tuneLines
                ? std::optional(Error{"network", "every part is fixed", "nothing is free to tune"})
                : std::nullopt;
 }
@@ -296,6 +296,10 @@ std::optional<Error> check(const TuneRequest& r) {
         (r.boundRatios->size() != 2 || r.boundRatios->front() >= r.boundRatios->back())) {
         return Error{"bound_ratios", "not a pair", "must be the least and the greatest ratio"};
     }
+    if (r.tuneLines && r.maxChanges) {
+        return Error{
+            "tune_lines", "given beside max_changes", "few changes are of parts; give one of them"};
+    }
     if (r.mayCost && r.maxChanges) {
         return Error{"may_cost_db",
                      "given beside max_changes",
@@ -344,6 +348,14 @@ Result<Problem> problemOf(const Network& network, const GoalRequest& r) {
 
 Result<TuneAnswer> tune(const TuneRequest& r) {
     YF_TRY(problem, problemOf(r.network, r.goal));
+    if (r.tuneLines) {
+        problem.knobs = network::lineKnobs(problem.circuit);
+        if (problem.knobs.empty()) {
+            return Error{"tune_lines",
+                         "given, and no way has an amplifier of its own",
+                         "give each way a line, or leave it out"};
+        }
+    }
     if (auto error = putFreedom(problem, r)) {
         return *error;
     }

@@ -101,6 +101,7 @@ struct TuneRequest {
     std::optional<std::vector<std::string>> fixedIds;
     std::optional<std::vector<double>> boundRatios;
     std::optional<int> maxChanges;
+    bool tuneLines{};
     std::optional<double> mayCost;
     Sparing::By sparing{};
     network::Prices prices;
@@ -118,6 +119,8 @@ struct TuneRequest {
         field(self.boundRatios,
               q::Quantity{"", "bound_ratios", 1.0, "", 1e-3, 1e3, "least and greatest, re now"});
         field(self.maxChanges, q::Whole{"max_changes", 1, 16, "the best change of so many parts"});
+        field(self.tuneLines,
+              q::Flag{"tune_lines", "filters, gains and delays before own amplifiers too", false});
         field(self.mayCost,
               q::Quantity{"",
                           "may_cost_db",

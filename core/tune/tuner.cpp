@@ -3,6 +3,7 @@
 
 #include "core/base/parallel.h"
 #include "core/network/ladder_edit.h"
+#include "core/network/line_edit.h"
 #include "core/network/tolerance.h"
 #include "core/tune/watch.h"
 
@@ -26,12 +27,17 @@ network::Circuit withParts(const network::Circuit& circuit,
     return changed;
 }
 
-/// The box of the free parts alone.
-Box boxOf(const Box& all, const std::vector<std::size_t>& free) {
+/// The box of the unknowns alone: free parts, then knobs about where the problem has them.
+Box boxOf(const Problem& problem, const std::vector<std::size_t>& free) {
     Box box;
     for (const std::size_t p : free) {
-        box.low.push_back(all.low[p]);
-        box.high.push_back(all.high[p]);
+        box.low.push_back(problem.box.low[p]);
+        box.high.push_back(problem.box.high[p]);
+    }
+    for (const network::LineKnob& knob : problem.knobs) {
+        const auto range = network::rangeOf(*network::lineOf(problem.circuit, knob.way), knob);
+        box.low.push_back(range.low);
+        box.high.push_back(range.high);
     }
     return box;
 }
@@ -66,7 +72,7 @@ std::vector<std::vector<double>> drawsOf(const Problem& problem, const network::
 }
 
 Objective objectiveOf(const Problem& problem, const network::Circuit& circuit, const Goal& goal) {
-    Objective objective(circuit, problem.loads, problem.factors, problem.free, goal);
+    Objective objective(circuit, problem.loads, problem.factors, problem.free, goal, problem.knobs);
     objective.setDraws(drawsOf(problem, circuit));
     return objective;
 }
@@ -81,11 +87,14 @@ Found enforced(const Problem& problem,
     constexpr int rounds = 8;
     for (int round = 0; round < rounds; ++round) {
         Objective objective = objectiveOf(problem, circuit, goal);
-        const Descent d = descend(objective, x, boxOf(problem.box, objective.free()), goOn);
+        const Descent d = descend(objective, x, boxOf(problem, objective.free()), goOn);
         // Told by the goal itself, not by one that pushes harder.
         Objective plain = objectiveOf(problem, circuit, problem.goal);
+        const auto parts = withParts(circuit, objective.partsAt(d.x));
         Found found =
-            checked(problem, withParts(circuit, objective.partsAt(d.x)), plain.value(d.x));
+            checked(problem,
+                    network::turned(parts, problem.knobs, d.x.data() + objective.free().size()),
+                    plain.value(d.x));
         found.stop = d.stop;
         const bool better = !best || found.allowed ||
                             found.standing.floorMissed + found.standing.limitMissed <
@@ -173,7 +182,7 @@ network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x)
             circuit = *network::withPart(circuit, network::withValue(parts[p], std::exp(x[i++])));
         }
     }
-    return circuit;
+    return network::turned(circuit, problem.knobs, x.data() + i);
 }
 
 bool isBetter(const Found& a, const Found& b) {
@@ -231,6 +240,7 @@ std::vector<Found> fewestChanges(const Problem& problem, int most, const GoOn& g
         std::vector<Descent> tried(choices.size());
         const auto with = [&](const std::vector<std::size_t>& choice) {
             Problem some = problem;
+            some.knobs.clear();
             std::fill(some.free.begin(), some.free.end(), false);
             for (const std::size_t p : choice) {
                 some.free[p] = true;
@@ -240,8 +250,7 @@ std::vector<Found> fewestChanges(const Problem& problem, int most, const GoOn& g
         inParallel(choices.size(), [&](std::size_t i) {
             const Problem some = with(choices[i]);
             Objective objective = objectiveOf(some, some.circuit, some.goal);
-            tried[i] =
-                descend(objective, objective.start(), boxOf(some.box, objective.free()), asked);
+            tried[i] = descend(objective, objective.start(), boxOf(some, objective.free()), asked);
         });
         std::vector<std::size_t> order(choices.size());
         for (std::size_t i = 0; i < order.size(); ++i) {

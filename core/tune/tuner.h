@@ -17,8 +17,9 @@ struct Problem {
     network::PreparedLoads audible; ///< 20 Hz to 20 kHz: where the floor must hold
     std::vector<std::vector<Complex>> factors;
     Goal goal;
-    std::vector<bool> free; ///< which parts may change, in writing order
-    Box box;                ///< for all parts, x = ln(value)
+    std::vector<bool> free;               ///< which parts may change, in writing order
+    Box box;                              ///< for all parts, x = ln(value)
+    std::vector<network::LineKnob> knobs; ///< turned at line level too; not with fewest changes
     int starts{8};
     std::uint64_t seed{1};
     int draws{}; ///< networks with parts off by their tolerances that count too; the same in every
@@ -65,7 +66,7 @@ snapped(const Problem& optimum, const network::EndValues& values, const GoOn& go
 [[nodiscard]] std::vector<double>
 shaken(const std::vector<double>& x, int index, std::uint64_t seed);
 
-/// The circuit with its free parts at x = ln(value), losses following.
+/// The circuit with its free parts at x = ln(value), losses following, then its knobs.
 [[nodiscard]] network::Circuit circuitAt(const Problem& problem, const std::vector<double>& x);
 
 /// How a circuit stands to the goal, its impedance between the points not being looked at.

@@ -5,9 +5,11 @@
 #include "app/network/part_tile.h"
 #include "app/network/tune_bar.h"
 #include "app/plots/plot.h"
+#include "core/network/line_edit.h"
 #include "tests/support/test_window.h"
 
 #include <QAction>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QLabel>
@@ -99,6 +101,24 @@ TEST_F(TuneTest, partsLeftOutAreSaidShownAndTakenInOneStep) {
     // Few parts changed: nothing is left out.
     find<QComboBox>("tune_changes")->setCurrentIndex(1);
     EXPECT_FALSE(sparing->isEnabled());
+}
+
+TEST_F(TuneTest, gainsAndDelaysAreTunedWithOwnAmplifiers) {
+    EXPECT_FALSE(find<QCheckBox>("tune_filters")->isVisible());
+    click(find<QCheckBox>("own_amplifiers"));
+    settle();
+    EXPECT_TRUE(find<QCheckBox>("tune_filters")->isVisible());
+    EXPECT_TRUE(find<QCheckBox>("tune_filters")->isChecked());
+    tuneToTheEnd();
+    EXPECT_EQ(network::lineOf(circuit(), 2), network::Line{});
+    click(find<QPushButton>("tune_take"));
+    settle();
+    const auto line = network::lineOf(circuit(), 2);
+    ASSERT_TRUE(line);
+    EXPECT_TRUE(line->gain != 0.0 || line->delay != 0.0);
+    find<QAction>("action_undo")->trigger();
+    settle();
+    EXPECT_EQ(network::lineOf(circuit(), 2), network::Line{});
 }
 
 TEST_F(TuneTest, stopLeavesAllAsItWasAtOnce) {

@@ -112,6 +112,84 @@ TEST(Find, sectionsHoldTheirRoles) {
 
 // A first-order pair into resistors adds up to one at every frequency (Butterworth 1, textbook): no
 // search may need more than its two parts.
+// Two ways in series: first order is a capacitor across the lower way and a coil across the upper
+// one, by the book L = R/ω and C = 1/(ωR) (common practice); with equal resistors for drivers the
+// two voltages then add up to the source's, whatever the frequency. Second order: 6 Ω, 2.2 kHz,
+// 17.051 µF and 0.30693 mH (network chapter's check value, handed down).
+TEST(Find, waysInSeriesAreTheBooks) {
+    using find::Rank;
+    EXPECT_EQ(find::seriesShapes(Rank::lowest, {1, 2, 3, 4}, {}).size(), 2U);
+    EXPECT_EQ(find::seriesShapes(Rank::highest, {1, 2}, {find::Extra::pad}).size(), 4U);
+    EXPECT_TRUE(find::seriesShapes(Rank::middle, {1, 2}, {}).empty());
+    const find::Start start{.fxLow = 2200.0, .fxHigh = 2200.0, .load = 6.0, .Re = 6.0};
+    for (const int order : {1, 2}) {
+        std::vector<network::Section> ways;
+        for (const bool upper : {false, true}) {
+            find::Shape shape{.series = true};
+            (upper ? shape.highPass : shape.lowPass) = order;
+            ways.push_back(find::section(
+                shape, find::textbookValues(shape, start), {.driver = upper ? "b" : "a"}, 1.4e-3));
+        }
+        auto circuit = find::assembled({}, std::move(ways), network::Joining::series);
+        const auto made = network::parts(circuit);
+        ASSERT_EQ(made.size(), static_cast<std::size_t>(2 * order));
+        for (network::Part part : made) {
+            const double C = order == 1 ? 12.057e-6 : 17.051e-6;
+            const double L = order == 1 ? 0.43406e-3 : 0.30693e-3;
+            EXPECT_NEAR(part.value / (part.kind == network::PartKind::coil ? L : C), 1.0, 1e-4);
+            part = {.id = part.id, .kind = part.kind, .value = part.value}; // without loss
+            circuit = *network::withPart(circuit, part);
+        }
+        network::Network n = networkFrom(
+            R"({"drivers":{"a":{"r_ohm":6},"b":{"r_ohm":6}},"ways":[{"driver":"a"},{"driver":"b"}]})");
+        n.circuit.body = circuit.body;
+        const curve::Axis axis{100.0, 1000.0, 2200.0, 9000.0};
+        const auto s = solved(n, axis);
+        for (std::size_t k = 0; k < axis.size(); ++k) {
+            if (order == 1) {
+                EXPECT_NEAR(std::abs(s.drives[0][k] + s.drives[1][k]), 1.0, 1e-9);
+            } else { // Butterworth's: 1/√(1+x⁴) and x²/√(1+x⁴)
+                const double x2 = std::pow(axis[k] / 2200.0, 2.0);
+                EXPECT_NEAR(std::abs(s.drives[0][k]), 1.0 / std::hypot(1.0, x2), 1e-4);
+                EXPECT_NEAR(std::abs(s.drives[1][k]), x2 / std::hypot(1.0, x2), 1e-4);
+            }
+        }
+    }
+}
+
+// With series ones too the space is larger by them, and what is found of them is a series network.
+TEST(Find, seriesNetworksAreTriedOnWish) {
+    const auto drivers = sim::knownDrivers(5, 0, 2);
+    find::FindRequest r = sim::findRequest(drivers);
+    r.orders = std::vector<double>{1.0, 2.0};
+    r.extras = std::vector<std::string>{"pad"};
+    r.maxParts = 4;
+    const auto plain = find::planOf(r);
+    r.seriesToo = true;
+    const auto both = find::planOf(r);
+    ASSERT_TRUE(plain.ok() && both.ok());
+    find::Finder one(*plain);
+    find::Finder two(*both);
+    // Low 2 shapes, high 2·2, twice for the polarity; of each kind.
+    EXPECT_EQ(one.candidates(), 16U);
+    EXPECT_EQ(two.candidates(), 32U);
+    ASSERT_TRUE(one.run({}) && two.run({}));
+    ASSERT_FALSE(one.front().empty() || two.front().empty());
+    const auto least = [](const find::Finder& f) {
+        double rms = 1e9;
+        for (const find::Point& p : f.front()) {
+            rms = std::min(rms, p.found.standing.rms());
+        }
+        return rms;
+    };
+    EXPECT_LE(least(two), least(one) + 0.02);
+    for (const find::Point& point : two.front()) {
+        const auto& ways = std::get<network::Ways>(point.found.circuit.tree()->end);
+        EXPECT_EQ(ways.join == network::Joining::series, point.shapes[0].series);
+        EXPECT_EQ(point.shapes[0].series, point.shapes[1].series);
+    }
+}
+
 TEST(Find, resistorsNeedTwoPartsOnly) {
     auto request = between({resistor("low", 8.0), resistor("high", 8.0)});
     request.extras = std::vector<std::string>{"pad"};

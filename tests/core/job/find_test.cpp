@@ -5,6 +5,7 @@
 #include "core/sim/find_trial.h"
 #include "core/text/fields.h"
 #include "tests/support/demo_job.h"
+#include "tests/support/networks.h"
 
 #include <gtest/gtest.h>
 
@@ -109,10 +110,43 @@ TEST(JobFind, aNetworkIsTakenAndTheFrontStaysInTheJob) {
 TEST(JobFind, whatHasNoWaysSideBySideIsRefused) {
     Stage stage;
     job::Cabinet& cabinet = *std::ranges::find(stage.job.cabinets, "left", &job::Cabinet::id);
-    std::get<network::Ways>(cabinet.circuit.tree()->end).join = network::Joining::series;
+    auto& ways = std::get<network::Ways>(cabinet.circuit.tree()->end).sections;
+    network::Section branch{.end = network::Ways{.sections = {ways[1], ways[2]}}};
+    ways.resize(1);
+    ways.push_back(branch);
     const auto plan = stage.plan("left");
     ASSERT_FALSE(plan.ok());
     EXPECT_EQ(plan.error().subject, "network");
+}
+
+// A protector's resistance before all ways is part of every network found, as it is, and is
+// counted.
+TEST(JobFind, whatStandsBeforeAllWaysIsKept) {
+    Stage stage;
+    job::Cabinet& cabinet = *std::ranges::find(stage.job.cabinets, "left", &job::Cabinet::id);
+    const network::Network n =
+        networkFrom(R"({"drivers":{"a":{"r_ohm":6}},"ladder":[{"series":"R1 0.7"}],"driver":"a"})");
+    const network::Part lamp = network::parts(n.circuit).front();
+    cabinet.circuit.tree()->ladder = n.circuit.tree()->ladder;
+    for (network::Section& way : std::get<network::Ways>(cabinet.circuit.tree()->end).sections) {
+        way.ladder.clear();
+    }
+    const auto plan = stage.plan("left", {.highestOrder = 3, .maxParts = 9});
+    ASSERT_TRUE(plan.ok());
+    find::Finder finder(*plan);
+    ASSERT_TRUE(finder.run({}));
+    ASSERT_FALSE(finder.front().empty());
+    for (const find::Point& point : finder.front()) {
+        const auto parts = network::parts(point.found.circuit);
+        EXPECT_EQ(static_cast<int>(parts.size()), point.parts);
+        EXPECT_LE(point.parts, 10);
+        EXPECT_EQ(parts.front(), lamp);
+        EXPECT_EQ(std::ranges::count(parts, "R1", &network::Part::id), 1);
+        EXPECT_NEAR(point.price, plan->prices.of(parts), 1e-9);
+    }
+    const find::Point hand = find::byHand(*plan);
+    EXPECT_EQ(network::parts(hand.found.circuit).front(), lamp);
+    EXPECT_EQ(static_cast<int>(network::parts(hand.found.circuit).size()), hand.parts);
 }
 
 TEST(JobFind, changesOfShapeAndTheFrontByEither) {

@@ -4,6 +4,7 @@
 #include "core/job/edit.h"
 #include "core/job/tune_study.h"
 #include "core/job/usable_band.h"
+#include "core/network/line_edit.h"
 #include "core/network/prototype.h"
 #include "core/quantity/level.h"
 #include "core/speaker/crossover.h"
@@ -185,6 +186,35 @@ TEST(JobTune, eachChangedPartBuysSomething) {
     for (std::size_t k = 1; k < r.tuned.steps.size(); ++k) {
         EXPECT_LT(r.tuned.steps[k].standing.cost, r.tuned.steps[k - 1].standing.cost);
     }
+}
+
+// Each way behind an amplifier of its own: filters are tuned with the parts, taken with them, and
+// left alone on wish.
+TEST(JobTune, filtersBeforeAmplifiersAreTuned) {
+    job::Job job = turned();
+    job::Cabinet& cabinet = *std::ranges::find(job.cabinets, "left", &job::Cabinet::id);
+    const auto own = network::separated(cabinet.circuit, true);
+    ASSERT_TRUE(own.ok());
+    cabinet.circuit = *own;
+    for (const std::size_t q : {0U, 1U, 2U}) {
+        network::Line line;
+        line.filters = {network::newFilter(network::BiquadKind::peaking, 400.0 * std::pow(3.0, q))};
+        cabinet.circuit = *network::withLine(cabinet.circuit, q, line);
+    }
+    const Outcome with = run(job, {.starts = 4, .polarities = false});
+    const Outcome without = run(job, {.starts = 4, .filters = false, .polarities = false});
+    EXPECT_TRUE(with.tuned.found.allowed);
+    EXPECT_LT(with.tuned.found.standing.rms(), without.tuned.found.standing.rms());
+    const auto& before = job::findCabinet(job, "left")->circuit;
+    int moved = 0;
+    for (const std::size_t q : {0U, 1U, 2U}) {
+        const auto taken = network::lineOf(job::findCabinet(with.job, "left")->circuit, q);
+        EXPECT_EQ(taken, network::lineOf(with.tuned.found.circuit, q));
+        moved += taken == network::lineOf(before, q) ? 0 : 1;
+        EXPECT_EQ(network::lineOf(job::findCabinet(without.job, "left")->circuit, q),
+                  network::lineOf(before, q));
+    }
+    EXPECT_EQ(moved, 3);
 }
 
 // Parts left out of the demo's network: fewer and cheaper, no worse than was allowed, and in one

@@ -2,6 +2,7 @@
 // The tuner against networks whose best values are known, its slopes against differences, and what
 // it must never offer.
 #include "core/network/ladder_edit.h"
+#include "core/network/line_edit.h"
 #include "core/network/tolerance.h"
 #include "core/tune/tune.h"
 #include "tests/support/networks.h"
@@ -277,6 +278,111 @@ TEST(FewestChanges, findsThePartThatDrifted) {
         const double value = network::findPart(answer->network.circuit, id)->value;
         EXPECT_NEAR(value / network::findPart(made.circuit, id)->value, 1.0, 0.01) << id;
     }
+}
+
+namespace {
+
+/// The two-way's drivers each behind an amplifier, filters before them and one part behind.
+const char* const activeTwoWay =
+    R"({"source":{"resistance_ohm":0.05},
+ "drivers":{"bass":{"Re_ohm":5.8,"inductance_model":"lr2","Le_h":0.00035,"L2_h":0.0009,"R2_ohm":3.2,
+                    "fs_hz":42,"Qms":4.5,"Qes":0.42,"role":"bass"},
+            "treble":{"Re_ohm":5.2,"inductance_model":"ideal","Le_h":0.00005,"fs_hz":900,"Qms":2.5,
+                      "Qes":1.2,"role":"treble"}},
+ "ways":[{"name":"low","driver":"bass","line":{"gain_db":1,"delay_s":1e-4,"filters":[
+            {"kind":"low-pass","alignment":"linkwitz-riley","order":4,"f0_hz":2000},
+            {"kind":"peaking","f0_hz":700,"q":1.2,"gain_db":-2}]}},
+         {"name":"high","driver":"treble","ladder":[{"series":"C1 20uF"}],"line":{"gain_db":-3,"filters":[
+            {"kind":"high-pass","f0_hz":2200,"q":0.8},
+            {"kind":"high-shelf","f0_hz":8000,"q":0.7,"gain_db":1.5}]}}]})";
+
+} // namespace
+
+// Every knob there is: gain of the upper way, both delays, corners, qualities, gains of peak and
+// shelf; with every kind of residual the cost's slope is that of differences.
+TEST(Lines, slopesAreThoseOfDifferences) {
+    tune::GoalRequest goal = wide();
+    goal.trackingWeight = 0.4;
+    goal.minimum = 9.0;
+    goal.limits = {{"treble", {200.0, 5000.0}, {-40.0, -8.0}}};
+    tune::Problem p = problem(networkFrom(activeTwoWay), goal);
+    p.knobs = network::lineKnobs(p.circuit);
+    ASSERT_EQ(p.knobs.size(), 3U + 1U + 3U + 2U + 3U);
+    tune::Aside aside{.factors = p.factors, .weight = 0.6};
+    p.goal.asides = {aside};
+    p.goal.crossings = {{.lower = 0, .from = 3500.0, .to = 5000.0}};
+    p.goal.trackingWeight = 0.0; // its weight is held: exact only where the ways are alike
+    tune::Objective o(p.circuit, p.loads, p.factors, p.free, p.goal, p.knobs);
+    ASSERT_EQ(o.unknowns(), p.knobs.size() + 1);
+    tune::Slope slope;
+    const tune::Standing here = o.slope(o.start(), slope);
+    EXPECT_EQ(here.cost, o.value(o.start()).cost);
+    EXPECT_GT(here.limitMissed, 0.0);
+    for (std::size_t i = 0; i < o.unknowns(); ++i) {
+        constexpr double h = 1e-5;
+        auto up = o.start();
+        auto down = o.start();
+        up[i] += h;
+        down[i] -= h;
+        const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
+        EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (std::abs(difference) + here.cost)) << i;
+    }
+}
+
+// Filters that were moved come back to what made the curve; what the circuit says is what was
+// reckoned with, and common delay, which nobody hears, is none.
+TEST(Lines, filtersComeBackToWhatMadeACurve) {
+    const network::Network made = networkFrom(activeTwoWay);
+    network::Network off = made;
+    for (const std::size_t q : {0U, 1U}) {
+        network::Line line = *network::lineOf(off.circuit, q);
+        line.filters[0].f0 *= q == 0 ? 1.4 : 0.8;
+        line.filters[1].gain += 2.0;
+        line.gain += q == 0 ? 0.0 : 4.0;
+        line.delay += 5e-5;
+        off.circuit = *network::withLine(off.circuit, q, line);
+    }
+    tune::TuneRequest r{.network = off, .goal = itsOwnSum(made), .tuneLines = true};
+    const auto answer = tune::tune(r);
+    ASSERT_TRUE(answer.ok());
+    EXPECT_LT(answer->rms, 0.02); // the table again
+    const auto sum = [&](const network::Network& n, double f) {
+        const auto s = solved(n, {f});
+        return quantity::decibels(std::abs(s.drives[0][0] + s.drives[1][0]));
+    };
+    for (const double f : {300.0, 900.0, 2000.0, 4000.0, 9000.0}) {
+        EXPECT_NEAR(sum(answer->network, f) - answer->level, sum(made, f) - answer->level, 0.1)
+            << f;
+    }
+    double least = 1.0;
+    for (const std::size_t q : {0U, 1U}) {
+        const network::Line line = *network::lineOf(answer->network.circuit, q);
+        least = std::min(least, line.delay);
+        EXPECT_GE(line.delay, 0.0);
+        EXPECT_LE(line.delay, 1e-3 + 1e-9);
+    }
+    EXPECT_EQ(least, 0.0);
+    EXPECT_EQ(network::lineOf(answer->network.circuit, 0)->gain, 1.0) << "the lowest way's stays";
+    // Not asked for, they stay.
+    r.tuneLines = false;
+    const auto parts = tune::tune(r);
+    ASSERT_TRUE(parts.ok());
+    for (const std::size_t q : {0U, 1U}) {
+        EXPECT_EQ(network::lineOf(parts->network.circuit, q), network::lineOf(off.circuit, q));
+    }
+    // A tweeter's limit holds for filters as well.
+    r.tuneLines = true;
+    r.goal.limits = {{"treble", {200.0, 900.0}, {-50.0, -26.0}}};
+    const auto careful = tune::tune(r);
+    ASSERT_TRUE(careful.ok());
+    const auto at = solved(careful->network, {200.0, 900.0});
+    EXPECT_LE(quantity::decibels(std::abs(at.drives[1][0])), -50.0 + 0.02);
+    EXPECT_LE(quantity::decibels(std::abs(at.drives[1][1])), -26.0 + 0.02);
+    // Where there is no line to tune, that is said.
+    const auto none = tune::tune(
+        {.network = networkFrom(twoWay), .goal = wide(), .tuneLines = true, .starts = 1});
+    ASSERT_FALSE(none.ok());
+    EXPECT_EQ(none.error().subject, "tune_lines");
 }
 
 // Two parts that do nothing (a coil of a few µH in the line, a resistor of many kΩ across) are
