@@ -181,6 +181,7 @@ void AngleView::paintEvent(QPaintEvent* /*event*/) {
         painter.setPen(QPen(t.stop, 1.6));
         painter.drawEllipse(place, 5.0, 5.0);
     }
+    paintTaken(painter, f);
     for (const Line& ear : shown_.ears) {
         const double y = downOf(ear.angle);
         painter.setPen(QPen(t.sheet, 3.0));
@@ -211,6 +212,38 @@ void AngleView::paintEvent(QPaintEvent* /*event*/) {
         painter.setPen(t.ink);
         painter.drawText(box, Qt::AlignCenter, said);
     }
+}
+
+/// Beyond the last take at an angle its curve is held: hatched.
+void AngleView::paintTaken(QPainter& painter, const QRectF& f) const {
+    if (!shown_.map->taken) {
+        return;
+    }
+    const Theme& t = theme();
+    const auto [from, to] = *shown_.map->taken;
+    constexpr double slight = 1e-6;
+    const double widest = shown_.map->angles.back();
+    const auto hatch = [&](const QRectF& room, bool above) {
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(QBrush(t.quietInk, Qt::BDiagPattern));
+        painter.drawRect(room);
+        painter.setFont(figureFont(8.0));
+        const QString said = tr("no takes");
+        const QRectF box(f.right() - painter.fontMetrics().horizontalAdvance(said) - 12.0,
+                         above ? room.bottom() - 16.0 : room.top() + 2.0,
+                         painter.fontMetrics().horizontalAdvance(said) + 8.0,
+                         14.0);
+        painter.fillRect(box, t.sheet);
+        painter.setPen(t.quietInk);
+        painter.drawText(box, Qt::AlignCenter, said);
+    };
+    if (to < widest - slight) {
+        hatch(QRectF(f.topLeft(), QPointF(f.right(), downOf(to))), true);
+    }
+    if (from > -widest + slight) {
+        hatch(QRectF(QPointF(f.left(), downOf(from)), f.bottomRight()), false);
+    }
+    painter.setBrush(Qt::NoBrush);
 }
 
 void AngleView::mouseMoveEvent(QMouseEvent* event) {

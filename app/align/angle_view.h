@@ -49,6 +49,7 @@ private:
     [[nodiscard]] double acrossOf(double frequency) const;
     [[nodiscard]] double downOf(double angle) const;
     void shade();
+    void paintTaken(QPainter& painter, const QRectF& f) const;
     void describe();
 
     Shown shown_;

@@ -145,7 +145,7 @@ const FrontSpot* FrontView::spotAt(const QPointF& point) const {
 std::optional<FrontView::Grip> FrontView::gripAt(const QPointF& point) const {
     const FrontScale s = scale();
     if (const FrontSpot* spot = spotAt(point)) {
-        return Grip{Grip::Kind::driver, spot->driver, s.on(*spot) - point, s};
+        return Grip{Grip::Kind::driver, spot->driver, s.on(*spot) - point, s, {spot->x, spot->y}};
     }
     const QRectF board = s.board(front_);
     if (std::abs(point.x() - board.right()) < reach || std::abs(point.x() - board.left()) < reach) {
@@ -155,6 +155,51 @@ std::optional<FrontView::Grip> FrontView::gripAt(const QPointF& point) const {
         return Grip{Grip::Kind::upper, {}, {}, s};
     }
     return std::nullopt;
+}
+
+/// Where a driver in the hand was, and how far it has gone from there.
+void FrontView::paintGrip(QPainter& painter) const {
+    const auto spot = grip_ && grip_->kind == Grip::Kind::driver
+                          ? std::ranges::find(front_.spots, grip_->driver, &FrontSpot::driver)
+                          : front_.spots.end();
+    if (spot == front_.spots.end()) {
+        return;
+    }
+    constexpr double millimetre = 1e-3;
+    const double right = (spot->x - grip_->from.x()) / millimetre;
+    const double up = (spot->y - grip_->from.y()) / millimetre;
+    if (std::abs(right) < 0.5 && std::abs(up) < 0.5) {
+        return;
+    }
+    const Theme& t = theme();
+    const FrontScale s = scale();
+    FrontSpot was = *spot;
+    was.x = grip_->from.x();
+    was.y = grip_->from.y();
+    painter.setPen(QPen(t.quietInk, 1.4, Qt::DashLine));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawEllipse(s.on(was), spot->radius * s.pixels, spot->radius * s.pixels);
+    const auto whole = [](double value) { return QString::number(std::abs(qRound(value))); };
+    QStringList said;
+    if (std::abs(right) >= 0.5) {
+        said << (right > 0.0 ? tr("%1 mm right") : tr("%1 mm left")).arg(whole(right));
+    }
+    if (std::abs(up) >= 0.5) {
+        said << (up > 0.0 ? tr("%1 mm up") : tr("%1 mm down")).arg(whole(up));
+    }
+    // At the foot of the board, or at its head where the driver is nearer to the foot.
+    const QString words = said.join(QStringLiteral(", "));
+    const QFontMetricsF metrics(painter.font());
+    QRectF box(QPointF(), QSizeF(metrics.horizontalAdvance(words) + 10.0, metrics.height() + 4.0));
+    const QRectF board = s.board(front_);
+    constexpr double inside = 16.0;
+    const bool foot = s.on(*spot).y() < board.center().y();
+    box.moveCenter(QPointF(0.5 * width(), foot ? board.bottom() - inside : board.top() + inside));
+    painter.setPen(QPen(t.outline, 1.0));
+    painter.setBrush(t.sheet);
+    painter.drawRoundedRect(box, 4.0, 4.0);
+    painter.setPen(t.ink);
+    painter.drawText(box, Qt::AlignCenter, words);
 }
 
 void FrontView::paintEvent(QPaintEvent* /*event*/) {
@@ -193,6 +238,7 @@ void FrontView::paintEvent(QPaintEvent* /*event*/) {
             painter.drawRect(QRectF(handle - QPointF(4.0, 4.0), QSizeF(8.0, 8.0)));
         }
     }
+    paintGrip(painter);
     const auto chosen = std::ranges::find(front_.spots, chosen_, &FrontSpot::driver);
     painter.setPen(t.ink);
     const double strip = bandStripHeight(bands_.bars().size());

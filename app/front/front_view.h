@@ -69,6 +69,7 @@ private:
         std::string driver;
         QPointF offset;     ///< from the pointer to the driver's middle
         FrontScale scale{}; ///< of the beginning: the board must not run away from the hand
+        QPointF from{};     ///< m, where the driver was
     };
 
     [[nodiscard]] FrontScale scale() const;
@@ -78,6 +79,7 @@ private:
     void nudge(double dx, double dy);
     void moveTo(const std::string& driver, double x, double y);
     void choose(qsizetype index);
+    void paintGrip(QPainter& painter) const;
     void describe();
 
     FrontPicture front_;

@@ -4612,6 +4612,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>no responses yet</source>
         <translation>noch keine Frequenzgänge</translation>
     </message>
+    <message>
+        <source>no takes</source>
+        <translation>keine Aufnahmen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::AnglesPage</name>
@@ -6813,6 +6817,22 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>, its area guessed from the outer diameter</source>
         <translation>, seine Fläche aus dem Außendurchmesser geschätzt</translation>
+    </message>
+    <message>
+        <source>%1 mm right</source>
+        <translation>%1 mm nach rechts</translation>
+    </message>
+    <message>
+        <source>%1 mm left</source>
+        <translation>%1 mm nach links</translation>
+    </message>
+    <message>
+        <source>%1 mm up</source>
+        <translation>%1 mm hinauf</translation>
+    </message>
+    <message>
+        <source>%1 mm down</source>
+        <translation>%1 mm hinab</translation>
     </message>
 </context>
 <context>

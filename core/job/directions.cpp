@@ -193,9 +193,45 @@ std::vector<std::vector<Complex>> carriedTo(const Job& job,
     return speaker::pressuresAt(all, speaker::ear(all.listening, direction), cabinet.seat.distance);
 }
 
+namespace {
+
+/// The angles that all sets of takes reach in a plane. A driver that was taken in the other plane
+/// alone is believed to be alike all round.
+std::optional<std::pair<double, double>> takenRange(const Directions& directions,
+                                                    speaker::Plane plane) {
+    std::optional<std::pair<double, double>> range;
+    for (const speaker::Radiator& one : directions.radiators.of) {
+        const auto* set =
+            std::get_if<std::shared_ptr<const speaker::MeasuredDirectivity>>(&one.directivity);
+        if (set == nullptr) {
+            continue;
+        }
+        const auto& own =
+            plane == speaker::Plane::horizontal ? (*set)->horizontal : (*set)->vertical;
+        const auto& other =
+            plane == speaker::Plane::horizontal ? (*set)->vertical : (*set)->horizontal;
+        const auto& sides = own.empty() ? other : own;
+        double from = sides.front().angle;
+        double to = sides.back().angle;
+        if (own.empty()) { // as far to either side as on the wider one
+            to = std::max(-from, to);
+            from = -to;
+        }
+        range = range ? std::pair{std::max(range->first, from), std::min(range->second, to)}
+                      : std::pair{from, to};
+    }
+    return range;
+}
+
+} // namespace
+
 AngleMap
 mapOf(const Directions& directions, const Seat& seat, speaker::Plane plane, int step, int widest) {
-    AngleMap map{.plane = plane, .angles = {}, .axis = directions.radiators.axis, .levels = {}};
+    AngleMap map{.plane = plane,
+                 .angles = {},
+                 .axis = directions.radiators.axis,
+                 .levels = {},
+                 .taken = takenRange(directions, plane)};
     std::vector<speaker::Direction> where;
     for (int degrees = -widest; degrees <= widest; degrees += step) {
         map.angles.push_back(degrees * quantity::degree);

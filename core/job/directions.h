@@ -57,6 +57,9 @@ struct AngleMap {
     std::vector<double> angles; ///< rad, rising
     curve::Axis axis;
     std::vector<std::vector<double>> levels; ///< [angle][frequency], dB re 20 µPa
+    /// rad: from where to where every driver whose sides were taken was taken; beyond, the last
+    /// take is held. Absent where no sides were taken.
+    std::optional<std::pair<double, double>> taken;
 };
 
 [[nodiscard]] AngleMap

@@ -94,6 +94,42 @@ TEST(NetworkCommands, tuneEndsInShopValues) {
               *changes[1].find("rms_error_db")->number() + 1e-9);
 }
 
+TEST(NetworkCommands, tuneLeavesPartsOutAndTurnsFilters) {
+    const std::string band = R"(,"from_hz":200,"to_hz":12000,"starts":2)";
+    const Value all = network("tune", pair + band);
+    EXPECT_EQ(all.find("left_out"), nullptr);
+    const Value less = network(
+        "tune", pair + band + R"(,"may_cost_db":20,"sparing":"price","prices":{"resistor":9})");
+    ASSERT_NE(less.find("left_out"), nullptr);
+    EXPECT_FALSE(less.find("left_out")->list()->empty());
+    EXPECT_LT(less.find("part_ids")->list()->size(), all.find("part_ids")->list()->size());
+    EXPECT_GT(*less.find("left_out")->list()->front().find("saved")->number(), 0.0);
+    // Filters alone, no part in the network at all.
+    const std::string active =
+        R"("network":{"drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":[)"
+        R"({"driver":"a","line":{"filters":[{"kind":"low-pass","f0_hz":900,"q":0.5}]}},)"
+        R"({"driver":"b","line":{"filters":[{"kind":"high-pass","f0_hz":4000,"q":0.5}],"gain_db":-4},"polarity":-1}]})";
+    const Value turned = network("tune", active + band + R"(,"tune_lines":true)");
+    EXPECT_LT(*turned.find("rms_error_db")->number(), 0.1); // two halves of LR2 sum flat
+    const cli::Answer none =
+        answer({"network", "tune"}, "{" + pair + band + R"(,"tune_lines":true})");
+    EXPECT_EQ(none.status, 2);
+    EXPECT_NE(none.err.find("tune_lines"), std::string::npos) << none.err;
+    const cli::Answer both =
+        answer({"network", "tune"}, "{" + pair + band + R"(,"may_cost_db":1,"max_changes":1})");
+    EXPECT_EQ(both.status, 2);
+    EXPECT_NE(both.err.find("may_cost_db"), std::string::npos) << both.err;
+}
+
+TEST(NetworkCommands, findTriesSeriesOnWish) {
+    const std::string two = R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],)"
+                            R"("from_hz":100,"to_hz":16000,"fx_bands_hz":[[1000,3000]])";
+    const Value out = network("find", two + R"(,"orders":[1],"max_parts":2,"series_too":true)");
+    EXPECT_EQ(*out.find("candidates")->number(), 4.0);
+    // Either way of first order sums flat on resistors.
+    EXPECT_LT(*out.find("best_rms_error_db")->number(), 0.1);
+}
+
 TEST(NetworkCommands, find) {
     const std::string two = R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],)"
                             R"("from_hz":100,"to_hz":16000,"fx_bands_hz":[[1000,3000]])";

@@ -113,6 +113,37 @@ TEST(Directions, beginWithTheMeasuredSum) {
     EXPECT_EQ(map.levels.size(), 13U);
 }
 
+// Where a driver's sides were taken, the map says how far; a set of the other plane counts as far
+// to either side as it goes to the wider one. Nothing taken, nothing said.
+TEST(Directions, theMapSaysWhereTakesEnd) {
+    const auto takenOf = [](const job::Job& job, speaker::Plane plane) {
+        const auto all = job::directionsOf(job, left(job), resultOf(job), 8);
+        return job::mapOf(*all, left(job).seat, plane, 15, 90).taken;
+    };
+    EXPECT_FALSE(takenOf(hallJob(), speaker::Plane::horizontal));
+    job::Job job = hallJob();
+    const job::Driver& tweeter = *job::findDriver(job, "left-teasel");
+    const job::Take onAxis = *job::takeInUse(job, tweeter, job::TakeKind::response);
+    for (const double angle : {0.0, 30.0, -45.0}) {
+        job::Take take = onAxis;
+        take.id = "side" + std::to_string(static_cast<int>(angle));
+        take.recorded.cabinet = "left";
+        take.recorded.driver = tweeter.id;
+        take.recorded.place = job::MicPlace::farField;
+        take.recorded.plane = measure::Plane::horizontal;
+        take.recorded.angle = angle;
+        job.takes.push_back(take);
+    }
+    const auto horizontal = takenOf(job, speaker::Plane::horizontal);
+    ASSERT_TRUE(horizontal);
+    EXPECT_NEAR(horizontal->first, -45.0 * quantity::degree, 1e-9);
+    EXPECT_NEAR(horizontal->second, 30.0 * quantity::degree, 1e-9);
+    const auto vertical = takenOf(job, speaker::Plane::vertical);
+    ASSERT_TRUE(vertical);
+    EXPECT_NEAR(vertical->first, -45.0 * quantity::degree, 1e-9);
+    EXPECT_NEAR(vertical->second, 45.0 * quantity::degree, 1e-9);
+}
+
 // A saw moves a driver: its curve goes on by path and distance; a corrected note moves nothing.
 TEST(Directions, movedWoodIsHeardAndACorrectedNoteIsNot) {
     const auto before = resultOf(mended());
