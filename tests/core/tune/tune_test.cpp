@@ -318,15 +318,7 @@ TEST(Lines, slopesAreThoseOfDifferences) {
     const tune::Standing here = o.slope(o.start(), slope);
     EXPECT_EQ(here.cost, o.value(o.start()).cost);
     EXPECT_GT(here.limitMissed, 0.0);
-    for (std::size_t i = 0; i < o.unknowns(); ++i) {
-        constexpr double h = 1e-5;
-        auto up = o.start();
-        auto down = o.start();
-        up[i] += h;
-        down[i] -= h;
-        const double difference = (o.value(up).cost - o.value(down).cost) / (2.0 * h);
-        EXPECT_NEAR(2.0 * slope.g[i], difference, 1e-5 * (std::abs(difference) + here.cost)) << i;
-    }
+    expectSlopesOfDifferences(o, slope);
 }
 
 // Filters that were moved come back to what made the curve; what the circuit says is what was
