@@ -4,6 +4,7 @@
 #include "core/curve/smooth.h"
 #include "core/job/align_study.h"
 #include "core/job/box_facts.h"
+#include "core/job/take_polarity.h"
 #include "core/network/ladder_edit.h"
 #include "core/network/network.h"
 #include "core/quantity/air.h"
@@ -433,17 +434,33 @@ std::optional<bool> samePolarity(const CabinetView& left, const CabinetView& rig
     return std::abs(angle) < std::numbers::pi / 2.0;
 }
 
+/// The same from takes of both as a whole, where these are known to be of the networks drawn now:
+/// then it is the wiring as it is, cables and terminals included.
+std::optional<bool> takenPolarity(const CabinetView& left, const CabinetView& right) {
+    for (const CabinetView* view : {&left, &right}) {
+        const Take* whole = wholeTake(view->job, view->cabinet);
+        if (whole == nullptr || whole->recorded.network.empty() ||
+            whole->recorded.network != networkKey(view->cabinet.circuit)) {
+            return std::nullopt;
+        }
+    }
+    const auto told = alikeByTakes(left.job, left.cabinet, right.cabinet);
+    return told.found ? std::optional(told.found->sign > 0) : std::nullopt;
+}
+
 void putPair(Collector& all, const CabinetView& left, const CabinetView& right) {
     const std::size_t scope = all.add({.cabinet = left.cabinet.id, .other = right.cabinet.id});
     all.put(scope, "polar.mirrored", left.cabinet.mirrored != right.cabinet.mirrored);
-    if (!left.result.sum.empty() && !right.result.sum.empty()) {
+    const bool sums = !left.result.sum.empty() && !right.result.sum.empty();
+    if (sums) {
         if (const auto shape = compare(left.result, right.result)) {
             all.put(scope, "pair.level_difference_db", shape->level);
             all.put(scope, "pair.shape_max_db", shape->largest);
         }
-        if (const auto same = samePolarity(left, right)) {
-            all.put(scope, "pair.polarity_equal", *same);
-        }
+    }
+    const auto taken = takenPolarity(left, right);
+    if (const auto same = taken ? taken : sums ? samePolarity(left, right) : std::nullopt) {
+        all.put(scope, "pair.polarity_equal", *same);
     }
     if (left.cabinet.mounts.size() != right.cabinet.mounts.size()) {
         return;

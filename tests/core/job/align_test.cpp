@@ -312,6 +312,35 @@ TEST(WholeTake, knowsItsNetwork) {
     EXPECT_FALSE(other->ofThisNetwork);
 }
 
+// A pair whose takes as a whole are opposite ways round is told on the first screen, but only where
+// both takes are of the networks as they are drawn: a lead that was swapped since is not accused.
+TEST(PairTaken, oppositeCabinetsAreAFinding) {
+    job::Job job = hallJob();
+    const auto takeOf = [&](const char* cabinet) {
+        const job::Take* whole = job::wholeTake(job, *job::findCabinet(job, cabinet));
+        return std::ranges::find(job.takes, whole->id, &job::Take::id);
+    };
+    const auto turnOver = [&](const char* cabinet) {
+        job::Take& take = *takeOf(cabinet);
+        std::vector<Complex> values = take.curve->values();
+        for (Complex& value : values) {
+            value = -value;
+        }
+        take.curve = std::make_shared<curve::Curve>(
+            take.curve->frequencies(), values, take.curve->phase(), take.curve->trusted());
+    };
+    EXPECT_FALSE(found(job, "pair.polarity"));
+    turnOver("right");
+    EXPECT_FALSE(found(job, "pair.polarity")) << "of which network they are is another";
+    for (const char* cabinet : {"left", "right"}) {
+        takeOf(cabinet)->recorded.network =
+            job::networkKey(job::findCabinet(job, cabinet)->circuit);
+    }
+    EXPECT_TRUE(found(job, "pair.polarity"));
+    turnOver("left");
+    EXPECT_FALSE(found(job, "pair.polarity"));
+}
+
 TEST(Arrivals, methodsStandBesideEachOther) {
     const auto result = resultOf(hallJob());
     const auto all = job::arrivals(hallJob(), left(hallJob()), result);
