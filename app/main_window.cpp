@@ -508,6 +508,7 @@ void MainWindow::showFinding(const speaker::Finding& finding) {
         rule.id.starts_with("box.") || rule.id.starts_with("port.") || rule.id == "driver.schools";
     chooseStage(ofTake                           ? QStringLiteral("measure")
                 : rule.id.starts_with("intake.") ? QStringLiteral("intake")
+                : rule.id == "pair.polarity"     ? QStringLiteral("check")
                 : rule.id.starts_with("bench.")  ? QStringLiteral("check")
                 : ofBox                          ? QStringLiteral("box")
                 : ofAlign                        ? QStringLiteral("align")
@@ -520,7 +521,9 @@ void MainWindow::showFinding(const speaker::Finding& finding) {
             fx = std::get<double>(fact->second);
         }
     }
-    if (!subject.part.empty()) {
+    if (rule.id == "pair.polarity") {
+        stage_->reveal(QStringLiteral("check:polarity"));
+    } else if (!subject.part.empty()) {
         stage_->reveal(QStringLiteral("part:") + words(subject.part));
     } else if (fx) {
         stage_->reveal(QStringLiteral("frequency:%1").arg(*fx));
