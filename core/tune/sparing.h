@@ -33,8 +33,8 @@ struct Thinned {
 /// From a tuned network one part after the other is left out (or all of one slot at once), the
 /// rest tuned anew each time, as long as floor and limits hold and the error grows by no more than
 /// `mayCost` in all: by count the one that costs least for each part, by price the one that saves
-/// most money. Fixed parts stay; so does the last free one. Greedy: a front, not a proof that
-/// fewer would not do.
+/// most money. Fixed parts stay, so does the last free one, and no driver that a capacitor keeps
+/// from direct current is given it. Greedy: a front, not a proof that fewer would not do.
 [[nodiscard]] Thinned
 leaveOut(const Problem& problem, const Found& tuned, const Sparing& sparing, const GoOn& goOn);
 

@@ -429,6 +429,25 @@ TEST(LeaveOut, idlePartsGoFirstAndNoneThatIsNeeded) {
     EXPECT_EQ(both->subject, "may_cost_db");
 }
 
+// A capacitor so large that the band hardly knows it, and no limit that would speak for it: it
+// stays all the same, because it keeps direct current from the tweeter.
+TEST(LeaveOut, neverGivesADriverDirectCurrent) {
+    const network::Network n = networkFrom(
+        R"({"drivers":{"bass":{"r_ohm":6},"treble":{"r_ohm":6}},
+            "ways":[{"ladder":[{"series":"L1 1mH"}],"driver":"bass"},
+                    {"ladder":[{"series":"C1 450uF"},{"series":"R1 4"},{"shunt":"R2 12"}],"driver":"treble"}]})");
+    tune::TuneRequest r{.network = n,
+                        .goal = itsOwnSum(n),
+                        .fixedIds = std::vector<std::string>{"L1"},
+                        .mayCost = 20.0,
+                        .starts = 1};
+    const auto answer = tune::tune(r);
+    ASSERT_TRUE(answer.ok());
+    EXPECT_FALSE(answer->leftOut.empty());
+    EXPECT_TRUE(network::findPart(answer->network.circuit, "C1"));
+    EXPECT_EQ(network::dcPaths(answer->network.circuit), (std::vector<bool>{true, false}));
+}
+
 // By price each step saves, and saves no less money in all than by number, by this list in which
 // one coil is dear.
 TEST(LeaveOut, byPriceEachStepSavesAndFixedPartsStay) {
