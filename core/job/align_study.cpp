@@ -372,8 +372,11 @@ RemedyList remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& a
         if (!changed) {
             continue;
         }
-        ++list.tried;
         const Cabinet* other = findCabinet(*changed, cabinet.id);
+        if (network::givesDirectCurrent(cabinet.circuit, other->circuit)) {
+            continue;
+        }
+        ++list.tried;
         const auto after = bench.flatness(*other);
         constexpr double worthAWord = 0.1; // dB
         constexpr double bearable = 0.1;

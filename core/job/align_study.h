@@ -67,7 +67,8 @@ struct RemedyList {
 /// Every way turned over; every part one and two steps of E12 up and down, and left out (an order
 /// less); one order more on either side of each crossover (steeperWay); every way's level 1.5 and
 /// 3 dB up and down (levelWay); every driver 20 mm up or down, and out or in by
-/// 5 mm; one off the middle to the other side. All by the same sum over nine directions.
+/// 5 mm; one off the middle to the other side. Nothing that gives a driver the direct current which
+/// a capacitor kept from it. All by the same sum over nine directions.
 [[nodiscard]] RemedyList
 remediesFor(const Job& job, const Cabinet& cabinet, const Assembly& assembly);
 

@@ -434,6 +434,17 @@ std::vector<bool> dcPaths(const Circuit& circuit) {
     return paths;
 }
 
+bool givesDirectCurrent(const Circuit& before, const Circuit& after) {
+    const auto kept = dcPaths(before);
+    const auto now = dcPaths(after);
+    for (std::size_t end = 0; end < std::min(kept.size(), now.size()); ++end) {
+        if (now[end] && !kept[end]) {
+            return true;
+        }
+    }
+    return false;
+}
+
 Result<AmplifierLoad>
 amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, double minimum) {
     YF_TRY(loads, loadsOn(axis));

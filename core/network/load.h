@@ -76,6 +76,10 @@ leastImpedance(const Circuit& circuit, const LoadsOn& loadsOn, const PreparedLoa
 /// Whether direct current can reach each driver end through coils and resistors.
 [[nodiscard]] std::vector<bool> dcPaths(const Circuit& circuit);
 
+/// Whether a driver that a capacitor kept from direct current would be given it: no advice may do
+/// that. Ends of both are alike.
+[[nodiscard]] bool givesDirectCurrent(const Circuit& before, const Circuit& after);
+
 /// Warning codes in this order: z-below-limit, epdr-below-2-ohm, dc-reaches:NAME, short-at-dc,
 /// short-at-hf, near-short-if-removed:NAME. `axis` holds the points looked at first.
 [[nodiscard]] Result<AmplifierLoad>

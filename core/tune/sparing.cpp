@@ -58,19 +58,11 @@ std::vector<Lesser> lesser(const Problem& problem, const network::Circuit& tuned
         }
         return true;
     };
-    const auto kept = network::dcPaths(problem.circuit);
     const auto offer = [&](const auto& without, const std::string& id) {
         const auto circuit = without(problem.circuit, id);
         const auto values = without(tuned, id);
-        if (!circuit || !values) {
+        if (!circuit || !values || network::givesDirectCurrent(problem.circuit, *circuit)) {
             return;
-        }
-        // Whatever the goal says: who was kept from direct current stays so.
-        const auto paths = network::dcPaths(*circuit);
-        for (std::size_t end = 0; end < paths.size(); ++end) {
-            if (paths[end] && !kept[end]) {
-                return;
-            }
         }
         const auto ids = missing(problem.circuit, *circuit);
         Problem less = thinner(problem, *circuit);

@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/network/ladder_edit.h"
 #include "core/network/load.h"
 #include "core/network/solve.h"
 #include "core/quantity/level.h"
@@ -181,6 +182,26 @@ TEST(Pressures, countWiringAndDelay) {
     const auto late = sumOf("", R"(, "delay_s": 0.00025)");
     EXPECT_NEAR(std::abs(late[1] / one[1]), 1.0, 1e-12);
     EXPECT_NEAR(std::arg(late[1] / one[1]), -2.0 * std::numbers::pi * 0.25, 1e-9);
+}
+
+// Which changes would let direct current through to a driver: only those that take the last thing
+// away that kept it off.
+TEST(Load, whatWouldGiveDirectCurrentIsKnown) {
+    const network::Circuit c = networkFrom(
+                                   R"({"drivers":{"bass":{"r_ohm":6},"treble":{"r_ohm":6}},
+            "ways":[{"ladder":[{"series":"L1 1mH"},{"shunt":"C3 10uF"}],"driver":"bass"},
+                    {"ladder":[{"series":"C1 4.7uF"},{"shunt":"L2 0.3mH"},{"series":"C2 10uF"}],"driver":"treble"}]})")
+                                   .circuit;
+    const auto without = [&](const network::Circuit& from, const char* id) {
+        return *network::withoutPart(from, id);
+    };
+    for (const char* id : {"L1", "C3", "L2", "C1", "C2"}) {
+        EXPECT_FALSE(network::givesDirectCurrent(c, without(c, id))) << id;
+    }
+    const network::Circuit one = without(c, "C1");
+    EXPECT_TRUE(network::givesDirectCurrent(one, without(one, "C2")));
+    EXPECT_TRUE(network::givesDirectCurrent(c, without(one, "C2")));
+    EXPECT_FALSE(network::givesDirectCurrent(without(one, "C2"), c)) << "it gets one instead";
 }
 
 } // namespace yf::test
