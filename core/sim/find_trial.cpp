@@ -2,9 +2,12 @@
 #include "core/sim/find_trial.h"
 
 #include "core/find/by_hand.h"
+#include "core/network/ladder_edit.h"
+#include "core/network/part.h"
 #include "core/sim/driver_trial.h"
 #include "core/sim/random.h"
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -142,11 +145,48 @@ FindCase findCase(const find::Plan& plan) {
     return one;
 }
 
+AgedCase agedCase(const find::Plan& plan, std::uint64_t seed) {
+    Random random(seed);
+    tune::Problem problem = plan.base;
+    problem.circuit = find::byHand(plan).found.circuit;
+    for (network::Part part : network::parts(problem.circuit)) {
+        if (part.kind == network::PartKind::capacitor) {
+            constexpr double least = 0.6;
+            constexpr double most = 1.3;
+            part =
+                network::withValue(part, part.value * (least + (most - least) * random.uniform()));
+            problem.circuit = *network::withPart(problem.circuit, part);
+        }
+        const auto usual = network::usualValues(part.kind);
+        problem.free.push_back(true);
+        problem.box.low.push_back(std::log(std::min(usual.lowest, part.value)));
+        problem.box.high.push_back(std::log(std::max(usual.highest, part.value)));
+    }
+    const auto figures = [&](const tune::Found& found) {
+        const auto parts = network::parts(found.circuit);
+        return NetworkFigures{static_cast<int>(parts.size()),
+                              plan.prices.of(parts),
+                              found.standing.rms(),
+                              found.standing.most,
+                              found.impedance.ohms};
+    };
+    AgedCase aged{.received = figures(tune::judged(problem, problem.circuit)),
+                  .tuned = figures(tune::tuneValues(problem, {}))};
+    constexpr int most = 3;
+    for (const tune::Found& step : tune::fewestChanges(problem, most, {})) {
+        aged.changes.push_back(step.standing.rms());
+    }
+    return aged;
+}
+
 Result<FindTrial> findTrial(const FindTrialRequest& request) {
     FindTrial trial;
     for (int set = 0; set < request.sets; ++set) {
         YF_TRY(plan, find::planOf(findRequest(knownDrivers(request.seed, set, request.ways))));
         trial.sets.push_back(findCase(plan));
+        const auto seed =
+            static_cast<std::uint64_t>(request.seed) * 1009U + static_cast<std::uint64_t>(set);
+        trial.sets.back().aged = agedCase(plan, seed);
     }
     return trial;
 }

@@ -45,12 +45,28 @@ struct NetworkFigures {
     }
 };
 
+/// A network that has aged, and what tuning makes of it.
+struct AgedCase {
+    NetworkFigures received;     ///< the trimmed one, capacitors between 0.6 and 1.3 of their value
+    NetworkFigures tuned;        ///< every value free, within floor and limits
+    std::vector<double> changes; ///< dB rms with none, one, two and three parts changed
+
+    static void fields(auto& self, auto&& field) {
+        namespace q = yf::quantity;
+        field(self.received, q::Group{"received", "the trimmed network, aged"});
+        field(self.tuned, q::Group{"tuned", "every value free"});
+        field(self.changes,
+              q::levels.as("changes_rms_db", "with none, one, two and three parts changed"));
+    }
+};
+
 /// One set of drivers: what the book gives, trimmed by hand, and what was found.
 struct FindCase {
     NetworkFigures byHand;
     bool allowed{}; ///< the trimmed one keeps floor, limits and crossings
     std::vector<NetworkFigures> front;
     int better{}; ///< of the front: cheaper and flatter than that
+    std::optional<AgedCase> aged;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -58,6 +74,7 @@ struct FindCase {
         field(self.allowed, q::Flag{"by_hand_allowed", "it keeps floor and limits", false});
         field(self.front, q::Group{"front", "by parts"});
         field(self.better, q::Whole{"better", 0, 1000, "cheaper and flatter than that"});
+        field(self.aged, q::Group{"aged", "a network that has aged, tuned"});
     }
 };
 
@@ -72,7 +89,11 @@ struct FindTrial {
 /// E12 values for both.
 [[nodiscard]] Result<FindTrial> findTrial(const FindTrialRequest& request);
 
-/// The same for one plan, whoever's drivers they are.
+/// The same for one plan, whoever's drivers they are; without what has aged.
 [[nodiscard]] FindCase findCase(const find::Plan& plan);
+
+/// The trimmed network with capacitors aged by the seed, tuned with every value free, and with the
+/// fewest changes.
+[[nodiscard]] AgedCase agedCase(const find::Plan& plan, std::uint64_t seed);
 
 } // namespace yf::sim

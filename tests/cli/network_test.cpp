@@ -200,6 +200,16 @@ TEST(NetworkCommands, exportAndImport) {
     const Value& set = trial.find("sets")->list()->front();
     EXPECT_EQ(*set.find("by_hand")->find("parts")->number() >= 8.0, true);
     EXPECT_FALSE(set.find("front")->list()->empty());
+    const Value& aged = *set.find("aged");
+    const auto rmsOf = [&](const char* which) {
+        return *aged.find(which)->find("rms_error_db")->number();
+    };
+    EXPECT_LT(rmsOf("tuned"), rmsOf("received"));
+    const auto& steps = *aged.find("changes_rms_db")->list();
+    ASSERT_EQ(steps.size(), 4U);
+    EXPECT_NEAR(*steps[0].number(), rmsOf("received"), 1e-9);
+    EXPECT_LT(*steps[1].number(), *steps[0].number());
+    EXPECT_LE(*steps[3].number(), *steps[1].number());
 
     const struct {
         const char* verb;
