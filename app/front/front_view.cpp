@@ -165,7 +165,6 @@ void FrontView::paintGrip(QPainter& painter) const {
     if (spot == front_.spots.end()) {
         return;
     }
-    constexpr double millimetre = 1e-3;
     const double right = (spot->x - grip_->from.x()) / millimetre;
     const double up = (spot->y - grip_->from.y()) / millimetre;
     if (std::abs(right) < 0.5 && std::abs(up) < 0.5) {

@@ -3,7 +3,6 @@
 
 #include "core/curve/interpolate.h"
 #include "core/job/align_study.h"
-#include "core/quantity/air.h"
 #include "core/text/words.h"
 
 #include <algorithm>
