@@ -1,13 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/language.h"
-#include "app/main_window.h"
-#include "app/settings.h"
+#include "app/frame/language.h"
+#include "app/frame/main_menu.h"
+#include "app/frame/main_window.h"
+#include "app/frame/settings.h"
 #include "app/theme/theme.h"
 #include "app/widgets/ask.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QElapsedTimer>
+#include <QImage>
 #include <QPixmap>
 #include <QSettings>
 
@@ -50,10 +52,25 @@ void waitFor(const MainWindow& window) {
     }
 }
 
+/// The window once it stands still: layouts that follow each other take several turns, so two
+/// pictures in a row have to be alike. What moves by itself never is: then the last one counts.
+QImage standingPicture(MainWindow& window) {
+    constexpr int most = 12;
+    QImage before;
+    for (int turn = 0; turn < most; ++turn) {
+        waitFor(window);
+        const QImage now = window.grab().toImage();
+        if (now == before) {
+            break;
+        }
+        before = now;
+    }
+    return before;
+}
+
 /// Waits for the picture to be complete, then writes it.
 int takePicture(MainWindow& window, const QString& path) {
-    waitFor(window);
-    if (!window.grab().save(path)) {
+    if (!standingPicture(window).save(path)) {
         return refuse(QStringLiteral("%1: the picture could not be written").arg(path));
     }
     return 0;
@@ -169,6 +186,7 @@ int main(int argc, char** argv) {
     yf::app::applyTheme(application, name);
     yf::app::AskWithDialogs ask;
     MainWindow window(ask);
+    fitMenu(window);
     window.resize(pixels);
     window.chooseStage(parser.value(stage));
     if (parser.isSet(demo)) {

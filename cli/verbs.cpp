@@ -29,8 +29,10 @@
 #include "core/driver/vas.h"
 #include "core/driver/wiring.h"
 #include "core/find/find.h"
+#include "core/findings/judge.h"
 #include "core/measure/compare.h"
 #include "core/measure/decay.h"
+#include "core/measure/decode.h"
 #include "core/measure/deconvolve.h"
 #include "core/measure/gate.h"
 #include "core/measure/import.h"
@@ -38,20 +40,20 @@
 #include "core/measure/phase.h"
 #include "core/measure/polar.h"
 #include "core/measure/smoothing.h"
-#include "core/network/biquad.h"
-#include "core/network/coil.h"
-#include "core/network/e_series.h"
-#include "core/network/export.h"
-#include "core/network/load.h"
-#include "core/network/network.h"
-#include "core/network/pad.h"
-#include "core/network/power.h"
-#include "core/network/shelf.h"
-#include "core/network/spice_import.h"
-#include "core/network/textbook.h"
-#include "core/network/tolerance.h"
-#include "core/network/trap.h"
-#include "core/network/zobel.h"
+#include "core/network/design/pad.h"
+#include "core/network/design/shelf.h"
+#include "core/network/design/textbook.h"
+#include "core/network/design/trap.h"
+#include "core/network/design/zobel.h"
+#include "core/network/exchange/export.h"
+#include "core/network/exchange/spice_import.h"
+#include "core/network/judge/load.h"
+#include "core/network/judge/power.h"
+#include "core/network/judge/tolerance.h"
+#include "core/network/line/biquad.h"
+#include "core/network/parts/coil.h"
+#include "core/network/parts/e_series.h"
+#include "core/network/solve/network.h"
 #include "core/report/job_file.h"
 #include "core/report/job_record.h"
 #include "core/report/take_file.h"
@@ -68,7 +70,6 @@
 #include "core/speaker/align.h"
 #include "core/speaker/before_after.h"
 #include "core/speaker/cost.h"
-#include "core/speaker/findings.h"
 #include "core/speaker/max_level.h"
 #include "core/speaker/null_test.h"
 #include "core/speaker/polar.h"
@@ -270,7 +271,7 @@ const std::vector<Verb>& verbs() {
         verb<&speaker::align>("speaker", "align", "polarity and delay of two neighbours"),
         verb<&speaker::nullTest>("speaker", "null-test", "what a notch says of level and phase"),
         verb<&speaker::diffraction>("speaker", "diffraction", "what a front does to a driver"),
-        verb<&speaker::findings>("speaker", "findings", "what the facts known say of a speaker"),
+        verb<&findings::findings>("speaker", "findings", "what the facts known say of a speaker"),
         verb<&speaker::power>("speaker", "power", "how loud, and what stops it"),
         verb<&speaker::compareStates>("speaker", "compare", "before and after, fairly"),
         verb<&speaker::cost>("speaker", "cost", "what ways of repair cost"),

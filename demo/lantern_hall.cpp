@@ -2,9 +2,11 @@
 #include "demo/lantern_hall.h"
 
 #include "core/box/box.h"
-#include "core/job/bench.h"
-#include "core/job/import_take.h"
+#include "core/edit/bench.h"
+#include "core/edit/measurement.h"
+#include "core/evaluation/bench.h"
 #include "core/quantity/literals.h"
+#include "core/take/import.h"
 #include "demo/bench.h"
 #include "demo/drivers.h"
 #include "demo/projection_room.h"
@@ -160,7 +162,7 @@ Result<job::Job> asItCameIn() {
     damping.id = "R1";
     damping.value = 3.3;
     damping.price = 1.20;
-    YF_TRY(damped, job::changePart("projection", damping).apply(job));
+    YF_TRY(damped, edit::changePart("projection", damping).apply(job));
     job = damped;
     YF_TRY(left, floorStander("left", {"C1 54uF esr=0.62 printed=47uF", "C3 6.8uF esr=0.05", -1}));
     YF_TRY(right,
@@ -219,7 +221,7 @@ Result<job::Job> asItCameIn() {
 
 Done import(Record& record, const HallTable& table, double trustedFrom, const std::string& at) {
     YF_TRY(imported,
-           job::importTake({.bytes = table.text, .name = table.name, .date = at.substr(0, 10)}));
+           take::importTake({.bytes = table.text, .name = table.name, .date = at.substr(0, 10)}));
     job::Take take = imported.take;
     const curve::Range trusted =
         table.impedance ? curve::Range{10.0, 24000.0} : curve::Range{trustedFrom, 20000.0};
@@ -229,20 +231,20 @@ Done import(Record& record, const HallTable& table, double trustedFrom, const st
         curve = curve::Curve(curve.frequencies(), curve.values(), curve::Phase::common, trusted);
     }
     take.curve = std::make_shared<const curve::Curve>(std::move(curve));
-    YF_TRY(change, job::apply(record, job::addTake(table.driver, take), at));
+    YF_TRY(change, edit::apply(record, edit::addTake(table.driver, take), at));
     static_cast<void>(change);
     return done();
 }
 
 /// The left woofer's capacitor, renewed after the speaker had been measured as received.
-job::Edit renewed() {
+edit::Edit renewed() {
     network::Part part;
     part.id = "C1";
     part.kind = network::PartKind::capacitor;
     part.value = 47.0_uF;
     part.esr = 0.06;
     part.price = 7.4;
-    return job::changePart("left", part);
+    return edit::changePart("left", part);
 }
 
 /// What was heard and tried before any instrument was fetched.
@@ -313,16 +315,16 @@ Result<Record> lanternHall(const std::vector<HallTable>& tables) {
     }
     for (job::BenchReading reading : firstChecks()) {
         reading.at = minute(at++);
-        YF_TRY(added, job::apply(record, job::addReading(reading), reading.at));
+        YF_TRY(added, edit::apply(record, edit::addReading(reading), reading.at));
         static_cast<void>(added);
     }
-    YF_TRY(recorded, job::apply(record, recordAsReceived(), minute(at - 1)));
+    YF_TRY(recorded, edit::apply(record, recordAsReceived(), minute(at - 1)));
     static_cast<void>(recorded);
-    YF_TRY(boxes, job::apply(record, recordBoxes(woofersInBoxes()), minute(at - 1)));
+    YF_TRY(boxes, edit::apply(record, recordBoxes(woofersInBoxes()), minute(at - 1)));
     static_cast<void>(boxes);
     YF_TRY(taken, job::takeSnapshot(record, "as received", minute(at++)));
     static_cast<void>(taken);
-    YF_TRY(changed, job::apply(record, renewed(), minute(at++)));
+    YF_TRY(changed, edit::apply(record, renewed(), minute(at++)));
     static_cast<void>(changed);
     return record;
 }

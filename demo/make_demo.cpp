@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
+#include "core/evaluation/box_driver.h"
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "demo/lantern_hall.h"
@@ -14,12 +15,16 @@ namespace {
 yf::Result<yf::job::Record> briefly() {
     YF_TRY(history, yf::demo::projectionRoom(yf::demo::tables()));
     yf::job::Record record{std::move(history)};
-    YF_TRY(recorded, yf::job::apply(record, yf::demo::recordOneShort(), "2026-03-14T10:00:00"));
+    YF_TRY(recorded, yf::edit::apply(record, yf::demo::recordOneShort(), "2026-03-14T10:00:00"));
     static_cast<void>(recorded);
-    YF_TRY(boxed,
-           yf::job::apply(record,
-                          yf::job::beginBox("projection", "campion", yf::box::Kind::vented),
-                          "2026-03-14T10:01:00"));
+    YF_TRY(
+        boxed,
+        yf::edit::apply(record,
+                        yf::edit::beginBox("projection",
+                                           "campion",
+                                           yf::box::Kind::vented,
+                                           yf::evaluation::boxParameters(record.job(), "campion")),
+                        "2026-03-14T10:01:00"));
     static_cast<void>(boxed);
     return record;
 }

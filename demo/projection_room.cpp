@@ -1,9 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/projection_room.h"
 
-#include "core/job/start.h"
+#include "core/edit/measurement.h"
 #include "core/measure/import.h"
 #include "core/quantity/literals.h"
+#include "core/study/start.h"
 #include "demo/drivers.h"
 
 namespace yf::demo {
@@ -83,7 +84,7 @@ Done purchase(job::History& history) {
         part->value = p.value;
         (part->kind == network::PartKind::coil ? part->dcr : part->esr) = p.loss;
         part->price = p.price;
-        YF_TRY(moved, history.apply(job::changePart("projection", *part)));
+        YF_TRY(moved, edit::apply(history, edit::changePart("projection", *part)));
         static_cast<void>(moved);
     }
     return done();
@@ -114,19 +115,23 @@ Result<job::History> projectionRoom(const Tables& t) {
            take(t.teaselImpedance, TakeKind::impedance, "teasel-26-impedance.csv", everywhere));
     YF_TRY(teaselResponse,
            take(t.teaselResponse, TakeKind::response, "teasel-26-response.csv", {350.0, 20000.0}));
-    const job::Edit edits[] = {
-        job::addTake("campion", campionImpedance),
-        job::addTake("campion", campionResponse),
-        job::addTake("teasel", teaselImpedance),
-        job::addTake("teasel", teaselResponse),
-        job::startNetwork("projection",
-                          {.order = 4, .fx = 2500.0, .flattenImpedance = true, .padLevels = true})};
-    for (const job::Edit& edit : edits) {
-        YF_TRY(moved, history.apply(edit));
+    const edit::Edit edits[] = {edit::addTake("campion", campionImpedance),
+                                edit::addTake("campion", campionResponse),
+                                edit::addTake("teasel", teaselImpedance),
+                                edit::addTake("teasel", teaselResponse)};
+    for (const edit::Edit& edit : edits) {
+        YF_TRY(moved, edit::apply(history, edit));
         static_cast<void>(moved);
     }
+    YF_TRY(start,
+           study::startNetwork(
+               history.job(),
+               "projection",
+               {.order = 4, .fx = 2500.0, .flattenImpedance = true, .padLevels = true}));
+    YF_TRY(started, edit::apply(history, start));
+    static_cast<void>(started);
     for (const char* id : superfluous) {
-        YF_TRY(moved, history.apply(job::removePart("projection", id)));
+        YF_TRY(moved, edit::apply(history, edit::removePart("projection", id)));
         static_cast<void>(moved);
     }
     YF_TRY(bought, purchase(history));

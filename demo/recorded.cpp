@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "demo/recorded.h"
 
-#include "core/job/make_take.h"
+#include "core/edit/measurement.h"
 #include "core/sim/sound_bench.h"
+#include "core/take/make.h"
 #include "demo/drivers.h"
 
 #include <cmath>
@@ -55,22 +56,22 @@ constexpr Wanted wantedLater[] = {
 Result<job::Take> recordOne(sim::SoundBench bench, const Wanted& w, int seed) {
     bench.chain.seed = seed;
     const bool impedance = w.kind == job::TakeKind::impedance;
-    job::TakeOrder order{.kind = w.kind,
-                         .recorded = {.cabinet = w.cabinet,
-                                      .driver = w.driver,
-                                      .place = w.place,
-                                      .condition = "as received",
-                                      .device = "Simulated bench",
-                                      .simulated = true,
-                                      .sweep = {.start = w.start,
-                                                .end = 22000.0,
-                                                .duration = w.duration,
-                                                .level = -20.0,
-                                                .silenceBefore = 0.25,
-                                                .silenceAfter = impedance ? 0.6 : 0.3},
-                                      .temperature = 19.0},
-                         .date = day,
-                         .distance = w.distance};
+    take::TakeOrder order{.kind = w.kind,
+                          .recorded = {.cabinet = w.cabinet,
+                                       .driver = w.driver,
+                                       .place = w.place,
+                                       .condition = "as received",
+                                       .device = "Simulated bench",
+                                       .simulated = true,
+                                       .sweep = {.start = w.start,
+                                                 .end = 22000.0,
+                                                 .duration = w.duration,
+                                                 .level = -20.0,
+                                                 .silenceBefore = 0.25,
+                                                 .silenceAfter = impedance ? 0.6 : 0.3},
+                                       .temperature = 19.0},
+                          .date = day,
+                          .distance = w.distance};
     if (impedance) {
         order.recorded.sense = 10.0;
         order.recorded.lead = bench.lead;
@@ -83,7 +84,7 @@ Result<job::Take> recordOne(sim::SoundBench bench, const Wanted& w, int seed) {
     sim::Heard heard = impedance ? sim::hearJig(bench, play, sweep.rate)
                                  : sim::hearResponse(bench, play, sweep.rate);
     order.recording = {sweep.rate, std::move(heard.measured), std::move(heard.reference)};
-    YF_TRY(made, job::makeTake(order));
+    YF_TRY(made, take::makeTake(order));
     return std::move(made.take);
 }
 
@@ -116,7 +117,7 @@ std::vector<job::Take> angles(const sim::SoundBench& onAxis, const job::Cabinet&
 
 } // namespace
 
-job::Edit recordBoxes(const std::vector<WooferInBox>& woofers) {
+edit::Edit recordBoxes(const std::vector<WooferInBox>& woofers) {
     return {"Sweep the woofers in their cabinets",
             [woofers](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
@@ -144,7 +145,7 @@ job::Edit recordBoxes(const std::vector<WooferInBox>& woofers) {
             {}};
 }
 
-job::Edit recordAsReceived() {
+edit::Edit recordAsReceived() {
     return {"Record the pair as received",
             [](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
@@ -222,7 +223,7 @@ job::Edit recordAsReceived() {
             {}};
 }
 
-job::Edit recordOneShort() {
+edit::Edit recordOneShort() {
     return {"Record the tweeter",
             [](const job::Job& job) -> Result<job::Job> {
                 const Wanted w{"projection", "teasel", job::TakeKind::response, 1000.0, 0.1};
@@ -233,7 +234,7 @@ job::Edit recordOneShort() {
                 // Whatever a file of the present version can hold of how a take was made.
                 take.recorded.cardTable = "20 0\n20000 0\n";
                 take.recorded.calibration = "sound card";
-                return job::addRecordedTake(std::move(take)).apply(job);
+                return edit::addRecordedTake(std::move(take)).apply(job);
             },
             {}};
 }

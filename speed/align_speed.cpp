@@ -2,9 +2,11 @@
 // A driver dragged on the front: a front's edges beside the same integral frequency by frequency, a
 // map of angles beside a bare loop over the formulas, and the whole step beside two frames of a
 // screen.
-#include "core/job/align_study.h"
-#include "core/job/front_edit.h"
+#include "core/edit/front.h"
+#include "core/evaluation/assemble.h"
+#include "core/evaluation/evaluate.h"
 #include "core/quantity/air.h"
+#include "core/study/align.h"
 #include "demo/lantern_hall.h"
 #include "speed/least.h"
 
@@ -76,8 +78,8 @@ void frequencyByFrequency() {
 
 struct Hall {
     job::Job job = demo::lanternHall(demo::hallTables())->job();
-    job::Assembly assembly = job::assemble(job);
-    job::Evaluation evaluation = job::evaluate(job, assembly);
+    evaluation::Assembly assembly = evaluation::assemble(job);
+    evaluation::Evaluation evaluation = evaluation::evaluate(job, assembly);
 
     [[nodiscard]] const job::Cabinet& left() const { return *job::findCabinet(job, "left"); }
 };
@@ -89,14 +91,15 @@ const Hall& hall() {
 
 void map() {
     const auto all =
-        job::directionsOf(hall().job, hall().left(), *hall().evaluation.find("left"), 1);
-    benchmark::DoNotOptimize(job::mapOf(*all, hall().left().seat, speaker::Plane::vertical, 3, 90));
+        evaluation::directionsOf(hall().job, hall().left(), *hall().evaluation.find("left"), 1);
+    benchmark::DoNotOptimize(
+        evaluation::mapOf(*all, hall().left().seat, speaker::Plane::vertical, 3, 90));
 }
 
 /// The same sum by the formulas as they stand: a Bessel function and an exponential each.
 void bareMap() {
     const auto all =
-        job::directionsOf(hall().job, hall().left(), *hall().evaluation.find("left"), 1);
+        evaluation::directionsOf(hall().job, hall().left(), *hall().evaluation.find("left"), 1);
     double sum = 0.0;
     for (int degrees = -90; degrees <= 90; degrees += 3) {
         const double a = degrees * pi / 180.0;
@@ -127,16 +130,17 @@ void dragStep() {
         *std::ranges::find(hall().left().mounts, std::string("left-teasel"), &job::Mount::driver);
     job::Mount to = here;
     to.y += 1e-3 * (1 + count++ % 30);
-    const auto moved = job::shiftDriver("left", to, "drag").apply(hall().job);
-    const job::EarlierAssembly before{hall().job, hall().assembly};
-    const auto assembly = job::assemble(*moved, &before);
-    const job::Earlier earlier{hall().job, hall().evaluation};
-    const auto evaluation = job::evaluate(*moved, assembly, &earlier);
+    const auto moved = edit::shiftDriver("left", to, "drag").apply(hall().job);
+    static evaluation::Memory memory;
+    const auto assembly = evaluation::assemble(*moved, memory);
+    const auto evaluation =
+        evaluation::evaluate(*moved, assembly, evaluation::Tables::shipped(), memory);
     const job::Cabinet& cabinet = *job::findCabinet(*moved, "left");
-    const auto all = job::directionsOf(*moved, cabinet, *evaluation.find("left"), 6);
-    benchmark::DoNotOptimize(job::mapOf(*all, cabinet.seat, speaker::Plane::vertical, 3, 90));
+    const auto all = evaluation::directionsOf(*moved, cabinet, *evaluation.find("left"), 6);
     benchmark::DoNotOptimize(
-        job::frontEffect(cabinet, *all, speaker::ear(all->radiators.listening, {})));
+        evaluation::mapOf(*all, cabinet.seat, speaker::Plane::vertical, 3, 90));
+    benchmark::DoNotOptimize(
+        evaluation::frontEffect(cabinet, *all, speaker::ear(all->radiators.listening, {})));
 }
 
 } // namespace

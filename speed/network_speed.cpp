@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The network's two solvers beside ngspice as a library, in one run on one machine: a three-way of
 // 13 slots, 577 points, one value changed before each solution so that nothing can be reused.
-#include "core/network/ladder_edit.h"
-#include "core/network/solve.h"
-#include "core/network/sweep.h"
-#include "core/network/tolerance.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/judge/tolerance.h"
+#include "core/network/solve/solve.h"
+#include "core/network/solve/sweep.h"
 #include "core/tune/tune.h"
 #include "speed/least.h"
 #include "speed/peer_ngspice.h"

@@ -2,7 +2,8 @@
 # SPDX-License-Identifier: GPL-3.0-or-later
 """Reads every include of the project and names each one that looks the wrong way.
 
-usage: check_layers.py ROOT; exit status 1 and a line FILE:LINE for each wrong include.
+usage: check_layers.py ROOT; exit status 1 and a line FILE:LINE for each wrong include, and a line
+for each circle of units (a unit: header and source of one name together).
 The order of the core's folders is that of core/CMakeLists.txt: a folder may use itself and those
 above it. What the other rooms may use stands in RULES below.
 """
@@ -41,19 +42,22 @@ RULES = {
     "app/theme/": (["app/theme/"], True),
     "app/evaluation/": (["core/", "app/evaluation/"], True),
     "app/document/": (["core/", "app/document/"], True),
-    "app/commands/": (["app/commands/", "app/theme/"], True),
     "app/help/": (["app/help/", "app/theme/"], True),
     "app/desk/": (["core/", "demo/", "app/desk/", "app/document/", "app/evaluation/", "app/front/front_picture.h",
-                   "app/widgets/", "app/stage.h"], True),
+                   "app/widgets/", "app/stage/"], True),
+    "app/stage/": (["core/", "app/evaluation/", "app/stage/"], True),
     "app/": (["core/", "app/", "demo/", "devices/"], True),
     "speed/": (["core/", "app/", "demo/", "tests/", "speed/"], True),
     "tests/": (["core/", "cli/", "app/", "demo/", "devices/", "tests/", "speed/"], True),
 }
 # Parts of the window that know neither each other nor the job file.
-STAGES = ["app/check/", "app/intake/", "app/practice/", "app/measure/", "app/network/", "app/box/", "app/front/", "app/line/", "app/findings/", "app/record/", "app/import/"]
+STAGES = ["app/align/", "app/box/", "app/check/", "app/crossover/", "app/findings/", "app/front/", "app/history/",
+          "app/import/", "app/intake/", "app/line/", "app/measure/", "app/practice/"]
 # Shared rooms that only some of them need.
 USES = {"app/check/": ["app/instruments/", "devices/"], "app/practice/": ["app/check/"], "app/measure/": ["devices/sound.h"]}
-FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage.h"]
+# Rooms inside a folder of the core: each may use those before it.
+INSIDE = {"network": ["parts", "line", "circuit", "solve", "design", "judge", "exchange"]}
+FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage/"]
 
 
 def core_order(root):
@@ -92,6 +96,13 @@ def complaint(path, quoted, name, order):
             return f'"{name}": its folder is not in core/CMakeLists.txt'
         if order.index(there) > order.index(here):
             return f'"{name}": {there} comes after {here}'
+        inside = INSIDE.get(here, [])
+        if inside and there == here:
+            mine, other = path.split("/")[2], name.split("/")[2]
+            if mine not in inside or other not in inside:
+                return f'"{name}": its room is not among those of {here} in tools/check_layers.py'
+            if inside.index(other) > inside.index(mine):
+                return f'"{name}": {here}/{other} comes after {here}/{mine}'
         if name.startswith("core/job/store/") and here == "job" and not path.startswith("core/job/store/"):
             return f'"{name}": only the store itself opens files'
     if name.startswith("core/job/store/") and path.startswith(tuple(STAGES + ["app/plots/", "app/widgets/"])):
@@ -99,19 +110,58 @@ def complaint(path, quoted, name, order):
     return None
 
 
+def unit(path):
+    """Header and source of one name are one unit."""
+    return re.sub(r"\.(h|cpp)$", "", path)
+
+
+def circles(graph):
+    """Sets of units that include each other, each sorted (Tarjan 1972)."""
+    index, low, stack, found = {}, {}, [], []
+    for first in sorted(graph):
+        if first in index:
+            continue
+        walk = [(first, iter(sorted(graph[first])))]
+        index[first] = low[first] = len(index)
+        stack.append(first)
+        while walk:
+            here, onward = walk[-1]
+            there = next((t for t in onward if t in graph), None)
+            if there is None:
+                walk.pop()
+                if walk:
+                    low[walk[-1][0]] = min(low[walk[-1][0]], low[here])
+                if low[here] == index[here]:
+                    at = stack.index(here)
+                    if len(stack) - at > 1:
+                        found.append(sorted(stack[at:]))
+                    del stack[at:]
+            elif there not in index:
+                index[there] = low[there] = len(index)
+                stack.append(there)
+                walk.append((there, iter(sorted(graph[there]))))
+            elif there in stack:
+                low[here] = min(low[here], index[there])
+    return found
+
+
 def main(root):
     root = pathlib.Path(root)
     order = core_order(root)
     wrong = files = 0
+    graph = {}
     for folder in ["core", "devices", "cli", "app", "demo", "speed", "tests"]:
         for file in sorted((root / folder).rglob("*")):
             if file.suffix not in (".h", ".cpp"):
                 continue
             files += 1
             path = file.relative_to(root).as_posix()
+            known = graph.setdefault(unit(path), set())
             for number, line in enumerate(file.read_text().splitlines(), 1):
                 found = INCLUDE.match(line)
                 if found:
+                    if found[1] == '"' and unit(found[2]) != unit(path):
+                        known.add(unit(found[2]))
                     why = complaint(path, found[1] == '"', found[2], order)
                     if why:
                         wrong += 1
@@ -119,8 +169,11 @@ def main(root):
     if files == 0:
         print(f"{root}: no sources found")
         return 1
-    print(f"{files} files, {wrong} wrong includes")
-    return 1 if wrong else 0
+    round_ones = circles(graph)
+    for circle in round_ones:
+        print(f"circle: {' -> '.join(circle)}")
+    print(f"{files} files, {wrong} wrong includes, {len(graph)} units, {len(round_ones)} circles")
+    return 1 if wrong or round_ones else 0
 
 
 if __name__ == "__main__":

@@ -11,7 +11,10 @@
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
-#include "core/job/front_edit.h"
+#include "core/edit/front.h"
+#include "core/edit/network.h"
+#include "core/evaluation/neighbours.h"
+#include "core/evaluation/wiring_told.h"
 #include "core/quantity/air.h"
 #include "core/speaker/lobes.h"
 #include "core/text/sentence.h"
@@ -254,7 +257,7 @@ void AlignStage::changeSeat(const std::function<void(job::Seat&)>& change, const
     job::Seat seat = cabinet->seat;
     change(seat);
     if (!(seat == cabinet->seat)) {
-        Q_EMIT edited(job::changeSeat(cabinet_, seat, std::string("seat ") + key));
+        Q_EMIT edited(edit::changeSeat(cabinet_, seat, std::string("seat ") + key));
         Q_EMIT gestureEnded();
     }
 }
@@ -267,8 +270,8 @@ void AlignStage::connectAll() {
     for (const bool upper : {false, true}) {
         QPushButton* button = upper ? flipUpper_ : flipLower_;
         connect(button, &QPushButton::clicked, this, [this, upper] {
-            if (const job::Neighbourhood* n = pair()) {
-                const job::Edit edit = flip(upper ? n->upper : n->lower);
+            if (const evaluation::Neighbourhood* n = pair()) {
+                const edit::Edit edit = flip(upper ? n->upper : n->lower);
                 Q_EMIT previewEnded();
                 Q_EMIT edited(edit);
             }
@@ -276,7 +279,7 @@ void AlignStage::connectAll() {
     }
     connect(drawAsWired_, &QPushButton::clicked, this, [this] {
         if (wiring_) {
-            Q_EMIT edited(job::drawAsWired(cabinet_, wiring_->reversed));
+            Q_EMIT edited(edit::drawAsWired(cabinet_, wiring_->reversed));
         }
     });
     connect(plane_, &QComboBox::currentIndexChanged, this, [this] {
@@ -305,14 +308,14 @@ void AlignStage::connectAll() {
         changeSeat([&](job::Seat& s) { s.axis = axis_->optionalValue(); }, "axis");
     });
     const auto edges = [this] {
-        Q_EMIT edited(job::changeEdge(
+        Q_EMIT edited(edit::changeEdge(
             cabinet_, static_cast<job::FrontEdge>(edge_->currentIndex()), edgeSize_->value()));
     };
     connect(edge_, &QComboBox::activated, this, edges);
     connect(edgeSize_, &QuantityField::valueChanged, this, edges);
     connect(helps_, &HelpsPage::previewed, this, &Stage::previewed);
     connect(helps_, &HelpsPage::previewEnded, this, &Stage::previewEnded);
-    connect(helps_, &HelpsPage::edited, this, [this](const job::Edit& edit) {
+    connect(helps_, &HelpsPage::edited, this, [this](const edit::Edit& edit) {
         Q_EMIT edited(edit);
         Q_EMIT gestureEnded();
     });
@@ -342,30 +345,31 @@ void AlignStage::resizeEvent(QResizeEvent* event) {
     Stage::resizeEvent(event);
 }
 
-const job::Neighbourhood* AlignStage::pair() const {
+const evaluation::Neighbourhood* AlignStage::pair() const {
     return pair_ >= 0 && pair_ < static_cast<int>(pairs_.size())
                ? &pairs_[static_cast<std::size_t>(pair_)]
                : nullptr;
 }
 
 QString AlignStage::nameOf(std::size_t way) const {
-    const job::CabinetResult* result = sight_->shownResult();
+    const evaluation::CabinetResult* result = sight_->shownResult();
     const job::Driver* driver = job::findDriver(sight_->shown().job, result->ways[way].driver);
     return words(driver == nullptr ? result->ways[way].name : driver->name);
 }
 
 /// Ways of the result are the ends of the circuit in the same order.
-job::Edit AlignStage::flip(std::size_t way) const {
-    return job::reverseDriver(cabinet_, way, nameOf(way).toStdString());
+edit::Edit AlignStage::flip(std::size_t way) const {
+    return edit::reverseDriver(cabinet_, way, nameOf(way).toStdString());
 }
 
 QString AlignStage::state(const Sight& sight) const {
-    const job::CabinetResult* result = sight.present->evaluation.find(sight.cabinet);
+    const evaluation::CabinetResult* result = sight.present->evaluation.find(sight.cabinet);
     if (result == nullptr || result->sum.empty()) {
         return tr("nothing yet");
     }
     std::optional<double> depth;
-    for (const job::Neighbourhood& n : job::neighbourhoods(sight.present->job, *result)) {
+    for (const evaluation::Neighbourhood& n :
+         evaluation::neighbourhoods(sight.present->job, *result)) {
         if (n.met && n.met->flipGain >= speaker::flipThreshold) {
             return tr("reversed !");
         }
@@ -378,7 +382,7 @@ QString AlignStage::state(const Sight& sight) const {
 
 void AlignStage::choosePair(int index) {
     pair_ = index;
-    if (const job::Neighbourhood* n = pair(); n != nullptr && n->met) {
+    if (const evaluation::Neighbourhood* n = pair(); n != nullptr && n->met) {
         response_->setCrosshair(n->met->fx);
         tracking_->setCrosshair(n->met->fx);
     }
@@ -406,7 +410,7 @@ void AlignStage::offerPairs() {
         }
     }
     for (int i = 0; i < pairTabs_.size(); ++i) {
-        const job::Neighbourhood& n = pairs_[static_cast<std::size_t>(i)];
+        const evaluation::Neighbourhood& n = pairs_[static_cast<std::size_t>(i)];
         const QString at = n.met ? hertz(n.met->fx) : tr("never meet");
         sayStill(pairTabs_[i], tr("%1 and %2, %3").arg(nameOf(n.lower), nameOf(n.upper), at));
         pairTabs_[i]->setChecked(i == pair_);
@@ -419,11 +423,11 @@ void AlignStage::display(const Sight& sight) {
     const bool otherCabinet = sight.cabinet != cabinet_;
     sight_ = sight;
     cabinet_ = sight.cabinet;
-    const job::CabinetResult* result = sight.shownResult();
+    const evaluation::CabinetResult* result = sight.shownResult();
     if (cabinet == nullptr || result == nullptr) {
         return;
     }
-    pairs_ = job::neighbourhoods(sight.shown().job, *result);
+    pairs_ = evaluation::neighbourhoods(sight.shown().job, *result);
     if (pair_ >= static_cast<int>(pairs_.size())) {
         pair_ = 0;
     }
@@ -451,7 +455,7 @@ void AlignStage::display(const Sight& sight) {
 
 void AlignStage::displayResponse(const Sight& sight) {
     const job::Job& job = sight.shown().job;
-    const job::CabinetResult& result = *sight.shownResult();
+    const evaluation::CabinetResult& result = *sight.shownResult();
     const job::Cabinet& cabinet = *sight.shownCabinet();
     Picture picture;
     picture.scale = sealedScale(sight.present->job, PlotKind::level);
@@ -473,18 +477,18 @@ void AlignStage::displayResponse(const Sight& sight) {
             traceOf({QString::fromLatin1(id), label}, stroke, axis, values, Shown::level));
     };
     if (sight.preview) {
-        const job::CabinetResult* present = sight.present->evaluation.find(sight.cabinet);
+        const evaluation::CabinetResult* present = sight.present->evaluation.find(sight.cabinet);
         if (present != nullptr && !present->sum.empty()) {
             add("present", tr("present"), theme().ghost, present->sum, present->axis);
         }
-    } else if (const job::Neighbourhood* n = pair()) {
+    } else if (const evaluation::Neighbourhood* n = pair()) {
         add("reversed",
             tr("%1 reversed").arg(nameOf(n->upper)),
             theme().ghost,
             result.ways[n->upper].reversedSum,
             result.axis);
     }
-    for (const job::WayResult& way : result.ways) {
+    for (const evaluation::WayResult& way : result.ways) {
         const job::Driver& driver = *job::findDriver(job, way.driver);
         picture.traces.push_back(traceOf({words(way.name), words(way.name)},
                                          strokeOf(driver.band),
@@ -499,16 +503,16 @@ void AlignStage::displayResponse(const Sight& sight) {
     picture.foot = tr("where it was taken");
     if (page_ == anglesPage) {
         constexpr std::size_t stride = 2;
-        if (auto all = job::directionsOf(job, cabinet, result, stride)) {
+        if (auto all = evaluation::directionsOf(job, cabinet, result, stride)) {
             speaker::Listening seat = all->radiators.listening;
             seat.distance = cabinet.seat.distance;
-            const auto bounce = job::floorBounce(job, cabinet, all->radiators.axis);
+            const auto bounce = evaluation::floorBounce(job, cabinet, all->radiators.axis);
             const auto at = [&](double ear, const char* id, const QString& label) {
-                const speaker::Point listener =
-                    speaker::ear(seat, {cabinet.seat.aside, job::elevationOf(job, cabinet, ear)});
+                const speaker::Point listener = speaker::ear(
+                    seat, {cabinet.seat.aside, evaluation::elevationOf(job, cabinet, ear)});
                 auto each = speaker::pressuresAt(all->radiators, listener, seat.distance);
                 if (effectOf(front_) != Effect::asTaken) {
-                    const auto H = job::frontEffect(cabinet, *all, listener);
+                    const auto H = evaluation::frontEffect(cabinet, *all, listener);
                     for (std::size_t i = 0; i < each.size(); ++i) {
                         apply(effectOf(front_), H[i], each[i]);
                     }
@@ -551,7 +555,7 @@ void AlignStage::displayResponse(const Sight& sight) {
 }
 
 void AlignStage::displayTracking(const Sight& sight) {
-    const job::CabinetResult& result = *sight.shownResult();
+    const evaluation::CabinetResult& result = *sight.shownResult();
     Picture picture;
     picture.scale = sealedScale(sight.present->job, PlotKind::phase);
     if (pairs_.empty()) {
@@ -560,7 +564,7 @@ void AlignStage::displayTracking(const Sight& sight) {
         return;
     }
     for (std::size_t i = 0; i < pairs_.size(); ++i) {
-        const job::Neighbourhood& n = pairs_[i];
+        const evaluation::Neighbourhood& n = pairs_[i];
         const job::Driver& upper = *job::findDriver(sight.shown().job, result.ways[n.upper].driver);
         Trace trace{.id = QStringLiteral("pair_%1").arg(i),
                     .label = tr("%1 re %2").arg(nameOf(n.upper), nameOf(n.lower)),
@@ -588,10 +592,10 @@ void AlignStage::displayDial() {
     if (!sight_ || sight_->shownResult() == nullptr) {
         return;
     }
-    const job::CabinetResult& result = *sight_->shownResult();
+    const evaluation::CabinetResult& result = *sight_->shownResult();
     DialView::Shown shown{
-        .state = job::dialAt(result, response_->crosshair()), .strokes = {}, .names = {}};
-    for (const job::WayResult& way : result.ways) {
+        .state = study::dialAt(result, response_->crosshair()), .strokes = {}, .names = {}};
+    for (const evaluation::WayResult& way : result.ways) {
         const job::Driver* driver = job::findDriver(sight_->shown().job, way.driver);
         shown.strokes << strokeOf(driver == nullptr ? job::Band::low : driver->band);
         shown.names << words(way.name);
@@ -601,8 +605,9 @@ void AlignStage::displayDial() {
 }
 
 void AlignStage::displayFigures(const Sight& sight) {
-    const job::Neighbourhood* n = pair();
-    wiring_ = job::wiringTold(sight.shown().job, *sight.shownCabinet(), *sight.shownResult());
+    const evaluation::Neighbourhood* n = pair();
+    wiring_ =
+        evaluation::wiringTold(sight.shown().job, *sight.shownCabinet(), *sight.shownResult());
     flipLower_->setVisible(n != nullptr);
     flipUpper_->setVisible(n != nullptr);
     if (n == nullptr) {
@@ -689,7 +694,7 @@ void AlignStage::displayFigures(const Sight& sight) {
 void AlignStage::displayAngles(const Sight& sight) {
     const job::Job& job = sight.shown().job;
     const job::Cabinet& cabinet = *sight.shownCabinet();
-    const job::CabinetResult& result = *sight.shownResult();
+    const evaluation::CabinetResult& result = *sight.shownResult();
     distance_->offer(cabinet.seat.distance);
     axis_->offer(cabinet.seat.axis);
     stand_->offer(cabinet.seat.stand);
@@ -699,7 +704,7 @@ void AlignStage::displayAngles(const Sight& sight) {
     edgeSize_->offer(cabinet.edgeSize);
     edgeSize_->setEnabled(cabinet.edge != job::FrontEdge::sharp);
     constexpr std::size_t stride = 6; // an eighth of an octave
-    const auto all = job::directionsOf(job, cabinet, result, stride);
+    const auto all = evaluation::directionsOf(job, cabinet, result, stride);
     AngleView::Shown shown;
     if (!all) {
         angles_->display(shown);
@@ -709,14 +714,15 @@ void AlignStage::displayAngles(const Sight& sight) {
     const auto plane = static_cast<speaker::Plane>(1 - plane_->currentIndex());
     constexpr int stepDegrees = 3;
     constexpr int widest = 90;
-    shown.map =
-        std::make_shared<job::AngleMap>(job::mapOf(*all, cabinet.seat, plane, stepDegrees, widest));
+    shown.map = std::make_shared<evaluation::AngleMap>(
+        evaluation::mapOf(*all, cabinet.seat, plane, stepDegrees, widest));
     if (plane == speaker::Plane::vertical) {
-        shown.ears = {{job::elevationOf(job, cabinet, cabinet.seat.sitting), tr("sitting")},
-                      {job::elevationOf(job, cabinet, cabinet.seat.standing), tr("standing")}};
+        shown.ears = {
+            {evaluation::elevationOf(job, cabinet, cabinet.seat.sitting), tr("sitting")},
+            {evaluation::elevationOf(job, cabinet, cabinet.seat.standing), tr("standing")}};
     }
     QStringList said;
-    for (const job::Neighbourhood& n : pairs_) {
+    for (const evaluation::Neighbourhood& n : pairs_) {
         if (!n.met) {
             continue;
         }
@@ -752,7 +758,7 @@ void AlignStage::displayAngles(const Sight& sight) {
                                   "the diameter.")
                              : tr("● Sides by the model of a stiff piston."))
                       : tr("✓ Sides as they were taken."));
-    if (const auto side = job::sideAdvice(job, cabinet, result)) {
+    if (const auto side = study::sideAdvice(job, cabinet, result)) {
         said << (side->preferInside
                      ? tr("Drivers off the middle: better towards the listener (%1 against %2 rms "
                           "about the crossover).")
@@ -767,13 +773,14 @@ void AlignStage::displayAngles(const Sight& sight) {
 }
 
 void AlignStage::displayArrival(const Sight& sight) {
-    const auto all = job::arrivals(sight.shown().job, *sight.shownCabinet(), *sight.shownResult());
+    const auto all =
+        study::arrivals(sight.shown().job, *sight.shownCabinet(), *sight.shownResult());
     QStringList said;
-    for (const job::ArrivalStudy& study : all) {
+    for (const study::ArrivalStudy& study : all) {
         said << tr("%1 after %2, at %3:")
                     .arg(nameOf(study.upper), nameOf(study.lower), hertz(study.fx));
-        for (const job::Arrival& way : study.ways) {
-            using Method = job::Arrival::Method;
+        for (const study::Arrival& way : study.ways) {
+            using Method = study::Arrival::Method;
             const QString method = way.method == Method::common ? tr("common time reference")
                                    : way.method == Method::threeTakes
                                        ? tr("three takes")
@@ -792,7 +799,7 @@ void AlignStage::displayArrival(const Sight& sight) {
         }
     }
     QStringList pairs;
-    for (const job::ArrivalStudy& study : all) {
+    for (const study::ArrivalStudy& study : all) {
         pairs << tr("%1 after %2").arg(nameOf(study.upper), nameOf(study.lower));
     }
     arrivals_->display(all, pairs);
@@ -803,9 +810,9 @@ void AlignStage::displayArrival(const Sight& sight) {
 }
 
 /// The take that would settle each pair, a press away.
-void AlignStage::offerTakes(const std::vector<job::ArrivalStudy>& all) {
-    std::vector<job::TakeWanted> wanted;
-    for (const job::ArrivalStudy& study : all) {
+void AlignStage::offerTakes(const std::vector<study::ArrivalStudy>& all) {
+    std::vector<study::TakeWanted> wanted;
+    for (const study::ArrivalStudy& study : all) {
         if (study.wanted) {
             wanted.push_back(*study.wanted);
         }
@@ -815,7 +822,7 @@ void AlignStage::offerTakes(const std::vector<job::ArrivalStudy>& all) {
     }
     offered_ = wanted;
     qDeleteAll(wantedTakes_->findChildren<QToolButton*>());
-    for (const job::TakeWanted& take : wanted) {
+    for (const study::TakeWanted& take : wanted) {
         const auto name = [&](const std::string& id) {
             return words(job::findDriver(sight_->present->job, id)->name);
         };

@@ -3,8 +3,10 @@
 
 #include "app/align/angle_view.h"
 #include "app/align/helps_page.h"
-#include "app/stage.h"
-#include "core/job/align_study.h"
+#include "app/stage/stage.h"
+#include "core/evaluation/neighbours.h"
+#include "core/evaluation/wiring_told.h"
+#include "core/study/align.h"
 
 #include <QList>
 
@@ -53,7 +55,7 @@ private:
     [[nodiscard]] QWidget* makeDialPage();
     [[nodiscard]] QWidget* makeAnglesPage();
     [[nodiscard]] QWidget* makeArrivalPage();
-    void offerTakes(const std::vector<job::ArrivalStudy>& all);
+    void offerTakes(const std::vector<study::ArrivalStudy>& all);
     void connectAll();
     void showPage(int page);
     void choosePair(int pair);
@@ -65,14 +67,14 @@ private:
     void displayAngles(const Sight& sight);
     void displayArrival(const Sight& sight);
     void changeSeat(const std::function<void(job::Seat&)>& change, const char* key);
-    [[nodiscard]] const job::Neighbourhood* pair() const;
+    [[nodiscard]] const evaluation::Neighbourhood* pair() const;
     [[nodiscard]] QString nameOf(std::size_t way) const;
-    [[nodiscard]] job::Edit flip(std::size_t way) const;
+    [[nodiscard]] edit::Edit flip(std::size_t way) const;
 
     std::optional<Sight> sight_;
     std::string cabinet_;
-    std::vector<job::Neighbourhood> pairs_;
-    std::optional<job::WiringTold> wiring_;
+    std::vector<evaluation::Neighbourhood> pairs_;
+    std::optional<evaluation::WiringTold> wiring_;
     int pair_{};
     int page_{};
 
@@ -104,7 +106,7 @@ private:
     QWidget* arrivalBox_{};
     ArrivalView* arrivals_{};
     QWidget* wantedTakes_{};
-    std::vector<job::TakeWanted> offered_; ///< what its buttons record
+    std::vector<study::TakeWanted> offered_; ///< what its buttons record
     QLabel* arrival_{};
     HelpsPage* helps_{};
 };

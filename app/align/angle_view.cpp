@@ -79,7 +79,7 @@ double AngleView::levelAt(double frequency, double angle) const {
     if (!shown_.map) {
         return 0.0;
     }
-    const job::AngleMap& map = *shown_.map;
+    const evaluation::AngleMap& map = *shown_.map;
     const auto column = [&] {
         const auto above = std::ranges::lower_bound(map.axis, frequency) - map.axis.begin();
         return std::min(static_cast<std::size_t>(above), map.axis.size() - 1);
@@ -101,7 +101,7 @@ void AngleView::shade() {
     if (!shown_.map || shown_.map->angles.size() < 2) {
         return;
     }
-    const job::AngleMap& map = *shown_.map;
+    const evaluation::AngleMap& map = *shown_.map;
     const Theme& t = theme();
     // Loud is light in every theme.
     const bool dark = t.sheet.lightnessF() < t.ink.lightnessF();

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/directions.h"
+#include "core/evaluation/directions.h"
 
 #include <QImage>
 #include <QWidget>
@@ -23,7 +23,7 @@ public:
     };
 
     struct Shown {
-        std::shared_ptr<const job::AngleMap> map;
+        std::shared_ptr<const evaluation::AngleMap> map;
         QVector<Line> ears;
         QVector<double> crossovers;           ///< Hz
         QVector<QPair<double, double>> nulls; ///< Hz, rad

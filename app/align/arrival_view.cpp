@@ -17,13 +17,13 @@ constexpr double headHeight = 20.0;
 constexpr double footHeight = 22.0;
 constexpr double labelWidth = 96.0;
 
-QString methodName(job::Arrival::Method method) {
+QString methodName(study::Arrival::Method method) {
     switch (method) {
-    case job::Arrival::Method::common:
+    case study::Arrival::Method::common:
         return ArrivalView::tr("one clock");
-    case job::Arrival::Method::threeTakes:
+    case study::Arrival::Method::threeTakes:
         return ArrivalView::tr("three takes");
-    case job::Arrival::Method::geometry:
+    case study::Arrival::Method::geometry:
         return ArrivalView::tr("depth");
     }
     return {};
@@ -37,7 +37,8 @@ ArrivalView::ArrivalView(QWidget* parent) : QWidget(parent) {
     setMinimumSize(240, 120);
 }
 
-void ArrivalView::display(const std::vector<job::ArrivalStudy>& studies, const QStringList& names) {
+void ArrivalView::display(const std::vector<study::ArrivalStudy>& studies,
+                          const QStringList& names) {
     studies_ = studies;
     names_ = names;
     update();
@@ -48,8 +49,8 @@ void ArrivalView::paintEvent(QPaintEvent* /*event*/) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     double widest = 100e-6;
-    for (const job::ArrivalStudy& study : studies_) {
-        for (const job::Arrival& way : study.ways) {
+    for (const study::ArrivalStudy& study : studies_) {
+        for (const study::Arrival& way : study.ways) {
             if (way.delay) {
                 widest = std::max(widest, std::abs(*way.delay) + 2.0 * way.u);
             }
@@ -73,7 +74,7 @@ void ArrivalView::paintEvent(QPaintEvent* /*event*/) {
                          names_.value(static_cast<qsizetype>(i)));
         y += headHeight;
         painter.setFont(font());
-        for (const job::Arrival& way : studies_[i].ways) {
+        for (const study::Arrival& way : studies_[i].ways) {
             painter.setPen(t.quietInk);
             painter.drawText(QRectF(8.0, y, labelWidth - 8.0, rowHeight),
                              Qt::AlignVCenter,
@@ -86,7 +87,8 @@ void ArrivalView::paintEvent(QPaintEvent* /*event*/) {
                 painter.drawLine(QPointF(from, middle), QPointF(to, middle));
                 painter.drawLine(QPointF(from, middle - 4.0), QPointF(from, middle + 4.0));
                 painter.drawLine(QPointF(to, middle - 4.0), QPointF(to, middle + 4.0));
-                painter.setBrush(way.method == job::Arrival::Method::geometry ? t.sheet : t.front);
+                painter.setBrush(way.method == study::Arrival::Method::geometry ? t.sheet
+                                                                                : t.front);
                 painter.drawEllipse(QPointF(across(*way.delay), middle), 5.0, 5.0);
             } else {
                 painter.drawText(

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/align_study.h"
+#include "core/study/align.h"
 
 #include <QWidget>
 
@@ -15,7 +15,7 @@ class ArrivalView final : public QWidget {
 public:
     explicit ArrivalView(QWidget* parent = nullptr);
 
-    void display(const std::vector<job::ArrivalStudy>& studies, const QStringList& names);
+    void display(const std::vector<study::ArrivalStudy>& studies, const QStringList& names);
 
     [[nodiscard]] QSize sizeHint() const override { return {360, 220}; }
 
@@ -23,7 +23,7 @@ protected:
     void paintEvent(QPaintEvent* event) override;
 
 private:
-    std::vector<job::ArrivalStudy> studies_;
+    std::vector<study::ArrivalStudy> studies_;
     QStringList names_;
 };
 

@@ -50,7 +50,7 @@ double DialView::radius() const {
 /// Level re the longest hand, phase re the upright one.
 QPointF DialView::tip(const curve::Complex& p) const {
     double most = 0.0;
-    for (const job::Hand& hand : shown_.state->hands) {
+    for (const study::Hand& hand : shown_.state->hands) {
         most = std::max(most, std::abs(hand.pressure));
     }
     const double down = quantity::decibels(std::max(std::abs(p), 1e-15) / most);

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/theme/theme.h"
-#include "core/job/align_study.h"
+#include "core/study/align.h"
 
 #include <QWidget>
 
@@ -18,7 +18,7 @@ public:
     explicit DialView(QWidget* parent = nullptr);
 
     struct Shown {
-        std::optional<job::DialState> state;
+        std::optional<study::DialState> state;
         QVector<Stroke> strokes; ///< of the hands
         QStringList names;
         std::size_t upright{}; ///< hand that points up

@@ -20,13 +20,13 @@ namespace yf::app {
 
 namespace {
 
-QString effortName(job::Effort effort) {
+QString effortName(study::Effort effort) {
     switch (effort) {
-    case job::Effort::free:
+    case study::Effort::free:
         return HelpsPage::tr("free");
-    case job::Effort::part:
+    case study::Effort::part:
         return HelpsPage::tr("a part");
-    case job::Effort::wood:
+    case study::Effort::wood:
         return HelpsPage::tr("carpentry");
     }
     return {};
@@ -70,7 +70,7 @@ HelpsPage::HelpsPage(QWidget* parent) : QWidget(parent) {
     });
     connect(table_, &QTableWidget::cellActivated, this, [this](int row, int) {
         if (row >= 0 && row < static_cast<int>(list_.remedies.size())) {
-            const job::Edit edit = list_.remedies[static_cast<std::size_t>(row)].edit;
+            const edit::Edit edit = list_.remedies[static_cast<std::size_t>(row)].edit;
             endLook();
             Q_EMIT edited(edit);
         }
@@ -78,7 +78,7 @@ HelpsPage::HelpsPage(QWidget* parent) : QWidget(parent) {
     connect(&aside_, &Aside::finished, this, [this] {
         {
             const std::scoped_lock lock(shared_->mutex);
-            list_ = shared_->list.value_or(job::RemedyList{});
+            list_ = shared_->list.value_or(study::RemedyList{});
         }
         fill();
         if (stale_) {
@@ -118,9 +118,9 @@ void HelpsPage::begin() {
     said_->setText(tr("Every single change is being tried …"));
     aside_.begin([evaluated = evaluated_, id = cabinet_, shared = shared_](Aside::Link& /*link*/) {
         const job::Cabinet* cabinet = job::findCabinet(evaluated->job, id);
-        job::RemedyList list;
+        study::RemedyList list;
         if (cabinet != nullptr) {
-            list = job::remediesFor(evaluated->job, *cabinet, *evaluated->assembly);
+            list = study::remediesFor(evaluated->job, *cabinet, *evaluated->assembly);
         }
         const std::scoped_lock lock(shared->mutex);
         shared->list = std::move(list);
@@ -131,7 +131,7 @@ void HelpsPage::fill() {
     looked_ = -1;
     table_->setRowCount(static_cast<int>(list_.remedies.size()));
     for (int row = 0; row < table_->rowCount(); ++row) {
-        const job::Remedy& r = list_.remedies[static_cast<std::size_t>(row)];
+        const study::Remedy& r = list_.remedies[static_cast<std::size_t>(row)];
         const QString cells[] = {
             spoken(r.edit.name),
             effortName(r.effort),

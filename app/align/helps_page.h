@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
+#include "app/stage/stage.h"
 #include "app/widgets/aside.h"
-#include "core/job/align_study.h"
+#include "core/study/align.h"
 
 class QLabel;
 class QTableWidget;
@@ -23,9 +23,9 @@ public:
     [[nodiscard]] bool working() const { return aside_.running(); }
 
 Q_SIGNALS:
-    void previewed(const yf::job::Edit& edit);
+    void previewed(const yf::edit::Edit& edit);
     void previewEnded();
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 protected:
     void showEvent(QShowEvent* event) override;
@@ -41,14 +41,14 @@ private:
     /// What the work came to; both threads.
     struct Shared {
         std::mutex mutex;
-        std::optional<job::RemedyList> list;
+        std::optional<study::RemedyList> list;
     };
 
     std::shared_ptr<const Evaluated> evaluated_;
     std::string cabinet_;
     std::uint64_t computedFor_{}; ///< revision
     std::string computedCabinet_;
-    job::RemedyList list_;
+    study::RemedyList list_;
     int looked_{-1};
     bool stale_{true};
     std::shared_ptr<Shared> shared_;

@@ -5,7 +5,7 @@
 #include "app/widgets/controls.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 
 #include <QComboBox>
 #include <QSpinBox>
@@ -51,7 +51,7 @@ BoxFields::BoxFields(QWidget* parent) : QWidget(parent) {
     connect(ports_, &PortFields::changed, this, &BoxFields::change);
     connect(ports_, &PortFields::problemChanged, this, &BoxFields::problemChanged);
     connect(ports_, &PortFields::swapped, this, [this](const job::PortIn& made) {
-        Q_EMIT edited(job::swapPort(cabinet_, enclosure_.driver, made));
+        Q_EMIT edited(edit::swapPort(cabinet_, enclosure_.driver, made));
     });
     connect(fill_, &QComboBox::currentIndexChanged, this, [this](int index) {
         change([index](job::Enclosure& e) { e.fill = static_cast<job::Fill>(index); }, {});
@@ -60,8 +60,8 @@ BoxFields::BoxFields(QWidget* parent) : QWidget(parent) {
         change([v](job::Enclosure& e) { e.voltage = v; }, QStringLiteral("box-drive"));
     });
     connect(power_, &QuantityField::valueChanged, this, [this](double P) {
-        if (const job::BoxResult* box = result()) {
-            const double volts = job::voltageFor(*box, P);
+        if (const evaluation::BoxResult* box = result()) {
+            const double volts = evaluation::voltageFor(*box, P);
             change([volts](job::Enclosure& e) { e.voltage = volts; }, {});
         }
     });
@@ -138,13 +138,14 @@ void BoxFields::change(const std::function<void(job::Enclosure&)>& how, const QS
     if (e == enclosure_) {
         return;
     }
-    Q_EMIT edited(job::changeBox(cabinet_, e, "Change the box", key.toStdString()));
+    Q_EMIT edited(edit::changeBox(cabinet_, e, "Change the box", key.toStdString()));
     Q_EMIT gestureEnded();
 }
 
-const job::BoxResult* BoxFields::result() const {
-    const job::CabinetResult* result = evaluated_ ? evaluated_->evaluation.find(cabinet_) : nullptr;
-    const job::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
+const evaluation::BoxResult* BoxFields::result() const {
+    const evaluation::CabinetResult* result =
+        evaluated_ ? evaluated_->evaluation.find(cabinet_) : nullptr;
+    const evaluation::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
     return box != nullptr && box->problem.empty() ? box : nullptr;
 }
 
@@ -155,7 +156,7 @@ void BoxFields::display(const BoxSight& b, bool first) {
     filling_ = true;
     const job::Enclosure& e = b.enclosure;
     drive_->offer(e.voltage);
-    power_->offer(job::powerIn(b.result, e.voltage));
+    power_->offer(evaluation::powerIn(b.result, e.voltage));
     fill_->setCurrentIndex(static_cast<int>(e.fill));
     share_->parentWidget()->setVisible(box::isBandPass(e.kind));
     share_->offer(e.frontShare);

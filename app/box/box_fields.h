@@ -24,14 +24,14 @@ public:
     void display(const BoxSight& box, bool first);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void gestureEnded();
     void problemChanged(const QString& problem);
 
 private:
     void buildRadiator(QLayout* row);
     void change(const std::function<void(job::Enclosure&)>& how, const QString& key);
-    [[nodiscard]] const job::BoxResult* result() const;
+    [[nodiscard]] const evaluation::BoxResult* result() const;
 
     std::string cabinet_;
     job::Enclosure enclosure_;

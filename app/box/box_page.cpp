@@ -9,7 +9,7 @@
 #include "app/widgets/notice.h"
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -88,10 +88,10 @@ BoxPage::BoxPage(QWidget* parent) : QWidget(parent) {
         showCurve(static_cast<BoxCurve>(index));
     });
     connect(cutaway_, &Cutaway::enclosureDragged, this, [this](const job::Enclosure& e) {
-        Q_EMIT edited(job::changeBox(cabinet_, e, "Drag in the section", "box-drag"));
+        Q_EMIT edited(edit::changeBox(cabinet_, e, "Drag in the section", "box-drag"));
     });
     connect(cutaway_, &Cutaway::depthDragged, this, [this](double depth) {
-        Q_EMIT edited(job::sizeCabinet(cabinet_, {.depth = depth}, "box-depth"));
+        Q_EMIT edited(edit::sizeCabinet(cabinet_, {.depth = depth}, "box-depth"));
     });
     connect(cutaway_, &Cutaway::released, this, &BoxPage::gestureEnded);
 }
@@ -120,7 +120,7 @@ void BoxPage::showCurve(BoxCurve curve) {
     const QSignalBlocker quiet(curves_);
     curves_->setCurrentIndex(static_cast<int>(curve));
     pile_->setCurrentIndex(static_cast<int>(curve));
-    if (const job::BoxResult* box = result()) {
+    if (const evaluation::BoxResult* box = result()) {
         const Sight sight{.present = evaluated_};
         const job::Cabinet& cabinet = *job::findCabinet(evaluated_->job, cabinet_);
         seconds_[pile_->currentIndex()]->display(
@@ -128,16 +128,17 @@ void BoxPage::showCurve(BoxCurve curve) {
     }
 }
 
-const job::BoxResult* BoxPage::result() const {
-    const job::CabinetResult* result = evaluated_ ? evaluated_->evaluation.find(cabinet_) : nullptr;
-    const job::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
+const evaluation::BoxResult* BoxPage::result() const {
+    const evaluation::CabinetResult* result =
+        evaluated_ ? evaluated_->evaluation.find(cabinet_) : nullptr;
+    const evaluation::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
     return box != nullptr && box->problem.empty() ? box : nullptr;
 }
 
 void BoxPage::follow(double f) {
     frequency_ = f;
     cutaway_->setFrequency(f);
-    if (const job::BoxResult* box = result()) {
+    if (const evaluation::BoxResult* box = result()) {
         sentence_->setText(QStringLiteral("%1: %2").arg(hertz(f), motionWords(*box, f)));
     }
 }
@@ -147,7 +148,7 @@ void BoxPage::display(const BoxSight& b) {
     cabinet_ = b.cabinet.id;
     enclosure_ = b.enclosure;
     evaluated_ = b.sight.preview ? b.sight.preview : b.sight.present;
-    const job::BoxResult& r = b.result;
+    const evaluation::BoxResult& r = b.result;
     Cutaway::Shown shown{.section = sectionOf(evaluated_->job, b.cabinet, b.enclosure),
                          .enclosure = b.enclosure,
                          .depth = b.cabinet.depth.value_or(0.0)};

@@ -31,13 +31,13 @@ public:
     void showCurve(BoxCurve curve);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void gestureEnded();
 
 private:
     void buildMotion();
     void follow(double f);
-    [[nodiscard]] const job::BoxResult* result() const;
+    [[nodiscard]] const evaluation::BoxResult* result() const;
 
     std::string cabinet_;
     job::Enclosure enclosure_;

@@ -11,7 +11,7 @@
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 
 #include <QComboBox>
 #include <QLabel>
@@ -80,9 +80,11 @@ BoxStage::BoxStage(QWidget* parent) : Stage(parent) {
         if (e == nullptr) {
             return;
         }
-        Q_EMIT edited(index < static_cast<int>(allKindWords().size())
-                          ? job::beginBox(sight_.cabinet, e->driver, static_cast<box::Kind>(index))
-                          : job::removeBox(sight_.cabinet, e->driver));
+        if (index < static_cast<int>(allKindWords().size())) {
+            beginBox(e->driver, static_cast<box::Kind>(index));
+        } else {
+            Q_EMIT edited(edit::removeBox(sight_.cabinet, e->driver));
+        }
     });
     connect(box_, &BoxPage::edited, this, &Stage::edited);
     connect(box_, &BoxPage::gestureEnded, this, &Stage::gestureEnded);
@@ -94,6 +96,13 @@ BoxStage::BoxStage(QWidget* parent) : Stage(parent) {
     connect(read_, &ReadPage::edited, this, &Stage::edited);
     connect(read_, &ReadPage::tablesWanted, this, &Stage::tablesWanted);
     showPage(boxPage);
+}
+
+void BoxStage::beginBox(const std::string& driver, box::Kind kind) {
+    Q_EMIT editWanted([cabinet = sight_.cabinet, driver, kind](const Evaluated& present) {
+        return Result(
+            edit::beginBox(cabinet, driver, kind, evaluation::boxParameters(present.job, driver)));
+    });
 }
 
 void BoxStage::buildEmpty() {
@@ -111,9 +120,8 @@ void BoxStage::buildEmpty() {
                                  box::Kind::openBaffle}) {
         auto* begin = new QPushButton(kindWords(kind), empty_);
         begin->setObjectName(QStringLiteral("box_begin_%1").arg(static_cast<int>(kind)));
-        connect(begin, &QPushButton::clicked, this, [this, kind] {
-            Q_EMIT edited(job::beginBox(sight_.cabinet, sight_.driver, kind));
-        });
+        connect(
+            begin, &QPushButton::clicked, this, [this, kind] { beginBox(sight_.driver, kind); });
         row->addWidget(begin);
     }
     row->addStretch(1);
@@ -133,11 +141,11 @@ const job::Enclosure* BoxStage::enclosure(const Sight& sight) const {
 }
 
 QString BoxStage::state(const Sight& sight) const {
-    const job::CabinetResult* result = sight.present->evaluation.find(sight.cabinet);
+    const evaluation::CabinetResult* result = sight.present->evaluation.find(sight.cabinet);
     if (result == nullptr || result->boxes.empty()) {
         return tr("nothing yet");
     }
-    const job::BoxResult& box = result->boxes.front();
+    const evaluation::BoxResult& box = result->boxes.front();
     return box.fb   ? tr("fb %1").arg(hertz(*box.fb))
            : box.fc ? tr("fc %1").arg(hertz(*box.fc))
                     : tr("1 box");
@@ -152,7 +160,7 @@ void BoxStage::display(const Sight& sight) {
     }
     const job::Driver* driver = job::findDriver(sight.shown().job, sight.driver);
     const job::Enclosure* e = enclosure(sight);
-    const job::CabinetResult* result = sight.shownResult();
+    const evaluation::CabinetResult* result = sight.shownResult();
     const bool there = e != nullptr && result != nullptr && result->box(e->driver) != nullptr;
     kind_->setVisible(there);
     for (QToolButton* tab : tabs_) {

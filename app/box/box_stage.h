@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/box_state.h"
+#include "app/stage/stage.h"
+#include "core/evaluation/box_state.h"
 
 class QComboBox;
 class QLabel;
@@ -47,6 +47,7 @@ private:
     void showPage(int page);
     void showBox();
     void buildEmpty();
+    void beginBox(const std::string& driver, box::Kind kind);
     [[nodiscard]] const job::Enclosure* enclosure(const Sight& sight) const;
 
     Sight sight_;

@@ -38,7 +38,7 @@ QString bandPassWords(double h) {
                     "up what the cone does, and the level falls.");
 }
 
-QString portedWords(const job::BoxResult& r, const box::Motion& m, double f) {
+QString portedWords(const evaluation::BoxResult& r, const box::Motion& m, double f) {
     const box::Complex ratio =
         std::abs(m.flow.to[0]) > std::abs(m.flow.to[1]) ? m.flow.to[0] : m.flow.to[1];
     const double fb = *r.fb;
@@ -120,7 +120,7 @@ QString decibels(double level) {
     return fixed(level, 1, "dB");
 }
 
-QString motionWords(const job::BoxResult& r, double f) {
+QString motionWords(const evaluation::BoxResult& r, double f) {
     const box::System system = box::systemOf(r.known.driver, r.box, r.source);
     const box::Motion m = box::motionAt(system, f);
     QString said;
@@ -154,7 +154,7 @@ QString volumeWords(const job::BoxVolumes& v) {
              l(v.less.crossover));
 }
 
-QString summaryWords(const job::BoxResult& r) {
+QString summaryWords(const evaluation::BoxResult& r) {
     QStringList said;
     const box::Summary& s = r.summary;
     if (s.f3) {

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/box_study.h"
+#include "app/stage/stage.h"
+#include "core/study/box.h"
 
 #include <QString>
 
@@ -13,7 +13,7 @@ struct BoxSight {
     const Sight& sight;
     const job::Cabinet& cabinet;
     const job::Enclosure& enclosure;
-    const job::BoxResult& result;
+    const evaluation::BoxResult& result;
 };
 
 [[nodiscard]] QString kindWords(box::Kind kind);
@@ -27,12 +27,12 @@ struct BoxSight {
 [[nodiscard]] QString decibels(double level);
 
 /// What cone and air do at a frequency, and why.
-[[nodiscard]] QString motionWords(const job::BoxResult& result, double f);
+[[nodiscard]] QString motionWords(const evaluation::BoxResult& result, double f);
 
 /// "36.4 l = 39.9 inside − driver 1.5 − port 0.5 …"
 [[nodiscard]] QString volumeWords(const job::BoxVolumes& volumes);
 
 /// "f3 41 Hz (38 to 45), peak 1.2 dB, …"
-[[nodiscard]] QString summaryWords(const job::BoxResult& result);
+[[nodiscard]] QString summaryWords(const evaluation::BoxResult& result);
 
 } // namespace yf::app

@@ -6,7 +6,7 @@
 #include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 #include "core/text/number.h"
 
 #include <QLabel>
@@ -79,7 +79,8 @@ void ChoosePage::display(const BoxSight& b) {
         table_->setRowCount(0);
         return;
     }
-    choice_ = job::boxChoice(b.cabinet, b.enclosure, b.result);
+    choice_ = study::boxChoice(b.cabinet, b.enclosure, b.result);
+    known_ = b.result.problem.empty() ? std::optional(b.result.known.driver) : std::nullopt;
     const box::Advised& a = choice_.advice;
     schools_->setText(
         tr("By Qts %1 with its source: %2.   By fs over Qes, %3: %4.   %5")
@@ -97,7 +98,7 @@ void ChoosePage::display(const BoxSight& b) {
     const int before = table_->currentRow();
     table_->setRowCount(static_cast<int>(choice_.candidates.size()));
     for (std::size_t i = 0; i < choice_.candidates.size(); ++i) {
-        const job::BoxCandidate& c = choice_.candidates[i];
+        const study::BoxCandidate& c = choice_.candidates[i];
         const auto number = [](const std::optional<double>& f) {
             return f ? figures(text::printFixed(*f, 0)) : QStringLiteral("–");
         };
@@ -128,7 +129,7 @@ void ChoosePage::draw() {
     take_->setEnabled(chosen > 0);
     double high = 0.0;
     for (std::size_t i = 0; i < choice_.candidates.size(); ++i) {
-        const job::BoxCandidate& c = choice_.candidates[i];
+        const study::BoxCandidate& c = choice_.candidates[i];
         Trace t{.id = QString::number(i),
                 .label = i == 0 ? tr("as it is") : kindWords(c.kind),
                 .stroke = strokeFor(i)};
@@ -150,17 +151,17 @@ void ChoosePage::take() {
     if (row <= 0 || row >= static_cast<int>(choice_.candidates.size())) {
         return;
     }
-    const job::BoxCandidate c = choice_.candidates[static_cast<std::size_t>(row)];
+    const study::BoxCandidate c = choice_.candidates[static_cast<std::size_t>(row)];
     const std::string cabinet = cabinet_;
     const std::string driver = driver_;
     Q_EMIT edited(
         {"Choose another kind of box",
-         [cabinet, driver, c](const job::Job& job) -> Result<job::Job> {
-             auto made = job::withBox(job, cabinet, driver, c.kind);
+         [cabinet, driver, c, known = known_](const job::Job& job) -> Result<job::Job> {
+             auto made = edit::withBox(job, cabinet, driver, c.kind, known);
              if (!made || !(c.Vb > 0.0)) {
                  return made;
              }
-             return job::takeBox(cabinet, driver, {c.Vb, c.fb.value_or(40.0), false}).apply(*made);
+             return edit::takeBox(cabinet, driver, {c.Vb, c.fb.value_or(40.0), false}).apply(*made);
          },
          {},
          {}});

@@ -24,7 +24,7 @@ public:
     void display(const BoxSight& box);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 private:
     void draw();
@@ -32,7 +32,8 @@ private:
 
     std::string cabinet_;
     std::string driver_;
-    job::BoxChoice choice_;
+    study::BoxChoice choice_;
+    std::optional<box::Driver> known_; ///< the driver's parameters
     QLabel* schools_{};
     QLabel* reason_{};
     QTableWidget* table_{};

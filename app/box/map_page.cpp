@@ -5,7 +5,7 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 
 #include <QCheckBox>
 #include <QComboBox>
@@ -87,7 +87,7 @@ MapPage::MapPage(QWidget* parent) : QWidget(parent) {
     connect(shade_, &QComboBox::currentIndexChanged, this, &MapPage::draw);
     connect(view_, &MapView::taken, this, [this](double Vb, double fb) {
         Q_EMIT edited(
-            job::takeBox(cabinet_, enclosure_.driver, {Vb, fb, keep_->isChecked()}, "box-map"));
+            edit::takeBox(cabinet_, enclosure_.driver, {Vb, fb, keep_->isChecked()}, "box-map"));
     });
     connect(view_, &MapView::released, this, &MapPage::gestureEnded);
     connect(view_, &MapView::hovered, this, &MapPage::tell);
@@ -122,7 +122,7 @@ void MapPage::wish(const std::function<void(job::BoxWishes&)>& how) {
     job::Enclosure e = enclosure_;
     how(e.wishes);
     if (!(e == enclosure_)) {
-        Q_EMIT edited(job::changeBox(cabinet_, e, "Change what is wished of a box"));
+        Q_EMIT edited(edit::changeBox(cabinet_, e, "Change what is wished of a box"));
     }
 }
 
@@ -193,7 +193,7 @@ void MapPage::display(const BoxSight& b) {
     if (!b.result.problem.empty()) {
         return;
     }
-    box::MapOrder order = job::mapOrder(b.result);
+    box::MapOrder order = study::mapOrder(b.result);
     // The field stays under the hand: only when the box nears an edge does it move on.
     if (shown_.map && enclosure_.driver == b.enclosure.driver) {
         const auto& v = shown_.map->volumes;
@@ -208,8 +208,8 @@ void MapPage::display(const BoxSight& b) {
         }
     }
     order_ = order;
-    shown_.wishes = job::wishesOf(b.enclosure);
-    shown_.named = job::namedBoxes(b.result);
+    shown_.wishes = study::wishesOf(b.enclosure);
+    shown_.named = study::namedBoxes(b.result);
     shown_.Vb = b.result.volumes.net;
     shown_.fb = b.result.fb.value_or(b.result.known.driver.fs);
     filling_ = true;

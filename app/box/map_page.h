@@ -28,7 +28,7 @@ public:
     [[nodiscard]] bool busy() const { return busy_; }
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void gestureEnded();
     void computed(const std::shared_ptr<const yf::box::BoxMap>& map);
 

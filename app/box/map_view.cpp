@@ -264,7 +264,7 @@ void MapView::paintContours(QPainter& painter) const {
 
 QRectF MapView::clearOfMarks(QRectF box) const {
     std::vector<QPointF> marks{at(shown_.Vb, shown_.fb)};
-    for (const job::NamedBox& n : shown_.named) {
+    for (const study::NamedBox& n : shown_.named) {
         marks.push_back(at(n.Vb, n.fb));
     }
     constexpr int tries = 6;
@@ -410,7 +410,7 @@ void MapView::paintAxes(QPainter& painter) const {
 void MapView::paintMarks(QPainter& painter) const {
     painter.setRenderHint(QPainter::Antialiasing, true);
     const QRectF f = field();
-    for (const job::NamedBox& n : shown_.named) {
+    for (const study::NamedBox& n : shown_.named) {
         const QPointF p = at(n.Vb, n.fb);
         if (!f.contains(p)) {
             continue;

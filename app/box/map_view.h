@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/box_study.h"
+#include "core/study/box.h"
 
 #include <QImage>
 #include <QWidget>
@@ -24,7 +24,7 @@ public:
     struct Shown {
         std::shared_ptr<const box::BoxMap> map;
         box::Wishes wishes;
-        std::vector<job::NamedBox> named;
+        std::vector<study::NamedBox> named;
         double Vb{};
         double fb{};
         MapShade shade{};

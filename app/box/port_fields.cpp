@@ -6,7 +6,7 @@
 #include "app/widgets/still.h"
 #include "app/widgets/words.h"
 #include "core/box/port_swap.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 #include "core/text/sentence.h"
 
 #include <QCheckBox>

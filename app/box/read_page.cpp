@@ -7,7 +7,8 @@
 #include "app/widgets/controls.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
+#include "core/take/box.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
 
@@ -44,7 +45,7 @@ QString number(double v, int digits) {
 }
 
 /// fs, Qms and Qes of the driver, as a ported box lets them be seen.
-void putDriver(QVector<Row>& rows, const box::ReadBack& r, const job::BoxResult* box) {
+void putDriver(QVector<Row>& rows, const box::ReadBack& r, const evaluation::BoxResult* box) {
     const box::Driver* d = box == nullptr ? nullptr : &box->known.driver;
     rows.push_back({QStringLiteral("fs"),
                     sure(r.f, 1.0, QStringLiteral("Hz")),
@@ -57,7 +58,7 @@ void putDriver(QVector<Row>& rows, const box::ReadBack& r, const job::BoxResult*
 }
 
 /// fc and the Qs of driver and box together, all that a sealed one shows.
-void putSealed(QVector<Row>& rows, const box::ReadBack& r, const job::BoxResult* box) {
+void putSealed(QVector<Row>& rows, const box::ReadBack& r, const evaluation::BoxResult* box) {
     rows.push_back({QStringLiteral("fc"),
                     sure(r.f, 1.0, QStringLiteral("Hz")),
                     box != nullptr && box->fc ? hertz(*box->fc) : QString{}});
@@ -69,7 +70,7 @@ void putSealed(QVector<Row>& rows, const box::ReadBack& r, const job::BoxResult*
 }
 
 /// `box`: what is expected; null where nothing is known.
-QVector<Row> rowsOf(const box::ReadBack& r, const job::BoxResult* box) {
+QVector<Row> rowsOf(const box::ReadBack& r, const evaluation::BoxResult* box) {
     QVector<Row> rows;
     if (r.fb) {
         rows.push_back({QStringLiteral("fb"),
@@ -149,7 +150,7 @@ ReadPage::ReadPage(QWidget* parent) : QWidget(parent) {
         if (read_ && *read_ && (*read_)->QL) {
             job::Enclosure e = enclosure_;
             e.QL = (*read_)->QL->value;
-            Q_EMIT edited(job::changeBox(cabinet_, e, "Use the losses read from the impedance"));
+            Q_EMIT edited(edit::changeBox(cabinet_, e, "Use the losses read from the impedance"));
         }
     });
     connect(open_, &QPushButton::clicked, this, [this] {
@@ -164,7 +165,7 @@ void ReadPage::display(const BoxSight& b) {
     const QVariant before = takes_->currentData();
     const QSignalBlocker quiet(takes_);
     takes_->clear();
-    for (const job::Take* take : job::impedanceTakes(evaluated_->job, enclosure_.driver)) {
+    for (const job::Take* take : take::impedanceTakes(evaluated_->job, enclosure_.driver)) {
         const bool free = take->recorded.mounting == job::Mounting::free;
         takes_->addItem(
             words(take->name + ", " + take->id) +
@@ -173,7 +174,7 @@ void ReadPage::display(const BoxSight& b) {
     }
     const int again = takes_->findData(before);
     // A free driver read as one in a box would be told to have its port blocked.
-    const bool boxed = !job::boxTakes(evaluated_->job, enclosure_.driver).empty();
+    const bool boxed = !take::boxTakes(evaluated_->job, enclosure_.driver).empty();
     takes_->setCurrentIndex(again >= 0 ? again : boxed ? takes_->count() - 1 : -1);
     read();
 }
@@ -194,8 +195,8 @@ void ReadPage::read() {
         plot_->display(none);
         return;
     }
-    const job::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
-    const job::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
+    const evaluation::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
+    const evaluation::BoxResult* box = result == nullptr ? nullptr : result->box(enclosure_.driver);
     if (box == nullptr) {
         return;
     }
@@ -203,7 +204,7 @@ void ReadPage::read() {
                             text::printNumber(box->fb.value_or(0.0));
     if (key != readKey_) {
         readKey_ = key;
-        read_.emplace(job::readBackOf(enclosure_, *box, *take));
+        read_.emplace(study::readBackOf(enclosure_, *box, *take));
         if (*read_) {
             plot_->setCrosshair((*read_)->fb ? (*read_)->fb->value : (*read_)->f.value);
         }
@@ -233,8 +234,8 @@ void ReadPage::read() {
 }
 
 void ReadPage::show(const box::ReadBack& r) {
-    const job::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
-    const job::BoxResult* box = result->box(enclosure_.driver);
+    const evaluation::CabinetResult* result = evaluated_->evaluation.find(cabinet_);
+    const evaluation::BoxResult* box = result->box(enclosure_.driver);
     const QVector<Row> rows = rowsOf(r, box->problem.empty() ? box : nullptr);
     table_->setRowCount(static_cast<int>(rows.size()));
     for (int i = 0; i < rows.size(); ++i) {

@@ -25,7 +25,7 @@ public:
     void display(const BoxSight& box);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void tablesWanted(const QString& driver);
 
 private:

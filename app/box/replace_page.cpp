@@ -75,7 +75,7 @@ void ReplacePage::display(const BoxSight& b) {
     }
     key_ = key;
     study_ =
-        job::replacementsInBox(job, b.cabinet, b.enclosure, b.result, driver::shippedLibrary());
+        study::replacementsInBox(job, b.cabinet, b.enclosure, b.result, driver::shippedLibrary());
     const job::Driver* old = job::findDriver(job, b.enclosure.driver);
     told_->setText(
         tr("What %1 gives in this box is what the library's drivers, by their sheets, are "
@@ -84,7 +84,7 @@ void ReplacePage::display(const BoxSight& b) {
             .arg(old == nullptr ? QString{} : words(old->name)));
     table_->setRowCount(static_cast<int>(study_.candidates.size()));
     for (std::size_t i = 0; i < study_.candidates.size(); ++i) {
-        const job::InThisBox& c = study_.candidates[i];
+        const study::InThisBox& c = study_.candidates[i];
         const auto& s = c.suits.summary;
         const QString cells[] = {words(c.entry.part.id),
                                  verdictWords(c.suits.verdict),
@@ -116,7 +116,7 @@ void ReplacePage::draw() {
     picture.traces.push_back(std::move(old));
     why_->clear();
     if (row >= 0 && row < static_cast<int>(study_.candidates.size())) {
-        const job::InThisBox& c = study_.candidates[static_cast<std::size_t>(row)];
+        const study::InThisBox& c = study_.candidates[static_cast<std::size_t>(row)];
         Trace made{
             .id = QStringLiteral("new"), .label = words(c.entry.part.id), .stroke = theme().sum};
         made.frequencies = list(study_.axis);

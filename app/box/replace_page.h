@@ -25,7 +25,7 @@ public:
 private:
     void draw();
 
-    job::ReplacementStudy study_;
+    study::ReplacementStudy study_;
     std::string key_; ///< of the box studied: it takes longer than a frame
     QLabel* told_{};
     QTableWidget* table_{};

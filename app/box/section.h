@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/box_state.h"
+#include "core/evaluation/box_state.h"
 
 #include <QPainter>
 #include <QVector>

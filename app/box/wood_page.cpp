@@ -279,13 +279,13 @@ void WoodPage::change(const std::function<void(job::Enclosure&)>& how) {
     job::Enclosure e = enclosure_;
     how(e);
     if (!(e == enclosure_)) {
-        Q_EMIT edited(job::changeBox(cabinet_, e, "Change the wood of a box"));
+        Q_EMIT edited(edit::changeBox(cabinet_, e, "Change the wood of a box"));
     }
 }
 
-void WoodPage::size(const job::OuterSizes& sizes) {
+void WoodPage::size(const edit::OuterSizes& sizes) {
     if (!filling_) {
-        Q_EMIT edited(job::sizeCabinet(cabinet_, sizes));
+        Q_EMIT edited(edit::sizeCabinet(cabinet_, sizes));
     }
 }
 
@@ -325,7 +325,7 @@ void WoodPage::display(const BoxSight& b) {
 
 void WoodPage::tellModes(const BoxSight& b) {
     QStringList panels;
-    for (const job::PanelState& p : b.result.panels) {
+    for (const evaluation::PanelState& p : b.result.panels) {
         // A bracket, and no more digits than it deserves.
         panels << tr("%1 %2 to %3")
                           .arg(panelName(p.name),
@@ -335,7 +335,7 @@ void WoodPage::tellModes(const BoxSight& b) {
     }
     panels_->setText(panels.join(QStringLiteral(" · ")));
     QStringList modes;
-    for (const job::ModeState& m : b.result.modes) {
+    for (const evaluation::ModeState& m : b.result.modes) {
         const auto share = [](double s) { return QString::number(std::lround(100.0 * s)); };
         QString line = hertz(m.mode.f) + QStringLiteral(" (%1-%2-%3)")
                                              .arg(m.mode.order[0])
@@ -352,7 +352,7 @@ void WoodPage::tellModes(const BoxSight& b) {
         }
     }
     modes_->setText(modes.join(QLatin1Char('\n')));
-    const auto advice = job::braceAdvice(b.enclosure, b.result);
+    const auto advice = study::braceAdvice(b.enclosure, b.result);
     brace_->setEnabled(advice && advice->at.size() != b.enclosure.braces.size());
     if (advice) {
         advised_ = advice->at;

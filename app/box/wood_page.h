@@ -3,7 +3,7 @@
 
 #include "app/box/box_words.h"
 #include "core/box/cut_list.h"
-#include "core/job/box_edit.h"
+#include "core/edit/box.h"
 
 #include <QWidget>
 
@@ -50,13 +50,13 @@ public:
     void display(const BoxSight& box);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void fileOffered(const QString& title, const QString& name, const QByteArray& bytes);
 
 private:
     void buildFields();
     void change(const std::function<void(job::Enclosure&)>& how);
-    void size(const job::OuterSizes& sizes);
+    void size(const edit::OuterSizes& sizes);
     void tellModes(const BoxSight& box);
     void showCuts(const BoxSight& box);
     void save();

@@ -12,6 +12,8 @@
 #include "app/widgets/words.h"
 #include "core/bench/notation.h"
 #include "core/bench/words.h"
+#include "core/evaluation/bench.h"
+#include "core/job/lookup.h"
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
@@ -43,10 +45,9 @@ bool isTweeter(const job::Driver* driver) {
     return driver != nullptr && (driver->band == job::Band::high || driver->band == job::Band::top);
 }
 
-std::optional<bench::Check> checkNamed(const std::string& key) {
-    const auto table = bench::tableInForce();
-    const auto at = table->check(key);
-    return at ? std::optional(table->checks[*at]) : std::nullopt;
+std::optional<bench::Check> checkNamed(const bench::EvidenceTable& table, const std::string& key) {
+    const auto at = table.check(key);
+    return at ? std::optional(table.checks[*at]) : std::nullopt;
 }
 
 } // namespace
@@ -153,7 +154,7 @@ void CheckCard::build() {
     auto* column = new QVBoxLayout(content_);
     column->setContentsMargins(12, 8, 12, 8);
     column->setSpacing(5);
-    const std::optional<bench::Check> check = checkNamed(check_);
+    const std::optional<bench::Check> check = checkNamed(*state_->evaluation.table, check_);
     const Theme& t = theme();
     if (!check) {
         column->addWidget(told(tr("Choose a check in the list."), content_, t.quietInk));
@@ -353,7 +354,7 @@ void CheckCard::buildOutcomes(QVBoxLayout* column) {
     auto* flow = new FlowLayout(holder);
     flow->setContentsMargins(0, 0, 0, 0);
     flow->setSpacing(6);
-    const std::optional<bench::Check> check = checkNamed(check_);
+    const std::optional<bench::Check> check = checkNamed(*state_->evaluation.table, check_);
     for (const bench::Outcome& outcome : check->outcomes) {
         auto* button =
             new QPushButton(capital(spoken(bench::outcomeInWords(check_, outcome.key))), holder);
@@ -429,7 +430,7 @@ void CheckCard::judge() {
         bench::DcrRequest request;
         if (readings_ != nullptr) {
             job::BenchReading probe = reading ? *reading : begun();
-            request = job::dcrRequestFor(state_->job, *state_->assembly, probe);
+            request = evaluation::dcrRequestFor(state_->job, state_->assembly->readings, probe);
             if (nominal_->optionalValue() && !(request.nominal > 0.0)) {
                 request.nominal = nominal_->value();
             }
@@ -450,8 +451,8 @@ void CheckCard::judge() {
             } else {
                 said = spoken(text::sentence(judged.error()));
             }
-        } else if (const auto judged =
-                       bench::lcr(job::lcrRequestFor(state_->job, *state_->assembly, *reading))) {
+        } else if (const auto judged = bench::lcr(evaluation::lcrRequestFor(
+                       state_->job, state_->assembly->readings, *reading))) {
             said = lcrSaid(*judged);
             good = true;
         } else {
@@ -463,7 +464,7 @@ void CheckCard::judge() {
         keep_->setEnabled(good);
     } else if (!practice_) {
         const bool barred = [&] {
-            const job::DriverBench* bench = state_->evaluation.findBench(cabinet_, driver_);
+            const evaluation::DriverBench* bench = state_->evaluation.findBench(cabinet_, driver_);
             return bench != nullptr && std::ranges::find(bench->diagnosis.barred, check_) !=
                                            bench->diagnosis.barred.end();
         }();
@@ -490,7 +491,7 @@ void CheckCard::keep() {
         judge();
         return;
     }
-    const auto judged = job::withOutcome(state_->job, *state_->assembly, *reading);
+    const auto judged = evaluation::withOutcome(state_->job, state_->assembly->readings, *reading);
     if (!judged) {
         judgement_->setText(spoken(text::sentence(judged.error())));
         judgement_->setVisible(true);

@@ -98,7 +98,7 @@ void CheckList::row(const std::string& check, const QString& told, double gain) 
     item->setToolTip(spoken(bench::purposeInWords(check)));
 }
 
-void CheckList::display(const job::DriverBench& bench) {
+void CheckList::display(const bench::EvidenceTable& table, const evaluation::DriverBench& bench) {
     const QSignalBlocker quiet(this);
     clear();
     std::vector<std::string> told;
@@ -106,10 +106,10 @@ void CheckList::display(const job::DriverBench& bench) {
         caption(tr("Next, most told for its time first"));
     }
     double best = 0.0;
-    for (const job::CheckOffer& offer : bench.offers) {
+    for (const evaluation::CheckOffer& offer : bench.offers) {
         best = std::max(best, offer.gain);
     }
-    for (const job::CheckOffer& offer : bench.offers) {
+    for (const evaluation::CheckOffer& offer : bench.offers) {
         told.push_back(offer.check);
         row(offer.check,
             tr("%1 bit in %2 min")
@@ -119,7 +119,7 @@ void CheckList::display(const job::DriverBench& bench) {
     if (!bench.evidence.empty()) {
         caption(tr("Done"));
     }
-    for (const job::BenchEvidence& e : bench.evidence) {
+    for (const evaluation::BenchEvidence& e : bench.evidence) {
         told.push_back(e.evidence.check);
         const QString outcome = spoken(bench::outcomeInWords(e.evidence.check, e.evidence.outcome));
         row(e.evidence.check,
@@ -139,8 +139,7 @@ void CheckList::display(const job::DriverBench& bench) {
             row(check, tr("■ needs an amplifier"), 0.0);
         }
     }
-    const auto table = bench::tableInForce();
-    const auto& all = table->checks;
+    const auto& all = table.checks;
     const auto openCheck = [&](const bench::Check& check) { return open(check.key); };
     if (std::ranges::any_of(all, openCheck)) {
         caption(bench.diagnosis.done ? tr("Settled; these are not needed")
@@ -154,13 +153,14 @@ void CheckList::display(const job::DriverBench& bench) {
     setOpen(open_);
 }
 
-void CheckList::displayPlain(const job::DriverBench& bench) {
+void CheckList::displayPlain(const evaluation::DriverBench& bench) {
     const QSignalBlocker quiet(this);
     clear();
     for (const bench::Check& check : bench::shippedTable().checks) {
-        const auto made = std::ranges::find_if(bench.evidence, [&](const job::BenchEvidence& e) {
-            return e.evidence.check == check.key;
-        });
+        const auto made =
+            std::ranges::find_if(bench.evidence, [&](const evaluation::BenchEvidence& e) {
+                return e.evidence.check == check.key;
+            });
         row(check.key,
             made != bench.evidence.end()
                 ? QStringLiteral("✓ ") +

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/bench.h"
+#include "core/evaluation/bench.h"
 
 #include <QListWidget>
 
@@ -15,10 +15,10 @@ class CheckList final : public QListWidget {
 public:
     explicit CheckList(QWidget* parent = nullptr);
 
-    void display(const job::DriverBench& bench);
+    void display(const bench::EvidenceTable& table, const evaluation::DriverBench& bench);
 
     /// All checks in the order of the table, without advice; what was done stands with its outcome.
-    void displayPlain(const job::DriverBench& bench);
+    void displayPlain(const evaluation::DriverBench& bench);
 
     /// Marks the check whose card is open.
     void setOpen(const QString& check);

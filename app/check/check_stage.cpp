@@ -13,6 +13,8 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
+#include "core/edit/bench.h"
+#include "core/job/lookup.h"
 #include "core/text/number.h"
 
 #include <QEvent>
@@ -90,7 +92,7 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
         button->setProperty("chip", true);
         button->setToolTip(tr("Write down what was found of this driver; the Front shows it."));
         connect(button, &QToolButton::clicked, this, [this, which] {
-            Q_EMIT edited(job::concludeDriver(sight_.driver, which));
+            Q_EMIT edited(edit::concludeDriver(sight_.driver, which));
             Q_EMIT gestureEnded();
         });
         head->addWidget(button);
@@ -115,7 +117,7 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
         chip->setProperty("chip", true);
         chip->installEventFilter(this);
         connect(chip, &QToolButton::clicked, this, [this, i] {
-            Q_EMIT edited(job::decide(sight_.driver, static_cast<bench::Remedy>(i)));
+            Q_EMIT edited(edit::decide(sight_.driver, static_cast<bench::Remedy>(i)));
             Q_EMIT gestureEnded();
         });
         flow->addWidget(chip);
@@ -156,7 +158,7 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
     column->addLayout(head);
     column->addWidget(pages_, 1);
 
-    const auto apply = [this](const job::Edit& edit) {
+    const auto apply = [this](const edit::Edit& edit) {
         Q_EMIT edited(edit);
         Q_EMIT gestureEnded();
     };
@@ -167,17 +169,17 @@ CheckStage::CheckStage(QWidget* parent) : Stage(parent) {
         open(chosen_);
     });
     connect(card_, &CheckCard::entered, this, [this](const job::BenchReading& reading) {
-        Q_EMIT edited(job::addReading(reading));
+        Q_EMIT edited(edit::addReading(reading));
         Q_EMIT gestureEnded();
         // What is best now is asked anew.
         chosen_.clear();
     });
     connect(card_, &CheckCard::asideWanted, this, [this](const QString& reading, bool aside) {
-        Q_EMIT edited(job::setReadingAside(reading.toStdString(), aside));
+        Q_EMIT edited(edit::setReadingAside(reading.toStdString(), aside));
         Q_EMIT gestureEnded();
     });
     connect(card_, &CheckCard::nominalGiven, this, [this](double ohms) {
-        Q_EMIT edited(job::changeNominal(sight_.driver, ohms));
+        Q_EMIT edited(edit::changeNominal(sight_.driver, ohms));
         Q_EMIT gestureEnded();
     });
 }
@@ -205,7 +207,7 @@ bool CheckStage::eventFilter(QObject* watched, QEvent* event) {
     return Stage::eventFilter(watched, event);
 }
 
-void CheckStage::showDecision(const job::DriverBench* bench) {
+void CheckStage::showDecision(const evaluation::DriverBench* bench) {
     const job::Driver* driver = job::findDriver(sight_.present->job, sight_.driver);
     const bool settled = bench != nullptr && driver != nullptr &&
                          (bench->diagnosis.done || driver->decision != bench::Remedy::undecided);
@@ -253,7 +255,7 @@ void CheckStage::display(const Sight& sight) {
     }
     const job::Job& job = sight.present->job;
     const job::Driver* driver = job::findDriver(job, sight.driver);
-    const job::DriverBench* bench =
+    const evaluation::DriverBench* bench =
         sight.present->evaluation.findBench(sight.cabinet, sight.driver);
     for (qsizetype i = 0; i < conditions_.size(); ++i) {
         conditions_[i]->setEnabled(driver != nullptr);
@@ -278,14 +280,14 @@ void CheckStage::display(const Sight& sight) {
         return;
     }
     diagnosis_->display(*bench);
-    list_->display(*bench);
+    list_->display(*sight.present->evaluation.table, *bench);
     const std::string next = !bench->offers.empty()     ? bench->offers.front().check
                              : !bench->evidence.empty() ? bench->evidence.back().evidence.check
                                                         : std::string{};
     open(chosen_.empty() ? next : chosen_);
 }
 
-void CheckStage::showVerdict(const job::DriverBench* bench) {
+void CheckStage::showVerdict(const evaluation::DriverBench* bench) {
     const Theme& t = theme();
     for (QLabel* label : {verdict_, meaning_, bar_}) {
         label->setVisible(bench != nullptr);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
+#include "app/stage/stage.h"
 
 class QLabel;
 class QScrollArea;
@@ -41,8 +41,8 @@ protected:
 
 private:
     void open(const std::string& check);
-    void showVerdict(const job::DriverBench* bench);
-    void showDecision(const job::DriverBench* bench);
+    void showVerdict(const evaluation::DriverBench* bench);
+    void showDecision(const evaluation::DriverBench* bench);
     void showPage(int page);
 
     Sight sight_;

@@ -1,17 +1,26 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/check/check_words.h"
 
-#include "app/check/check_stage.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
 #include "core/text/number.h"
 
+#include <QCoreApplication>
 #include <QLocale>
 
 #include <array>
 #include <cmath>
 
 namespace yf::app {
+
+namespace {
+
+/// The stage's words.
+struct Said {
+    Q_DECLARE_TR_FUNCTIONS(yf::app::CheckStage)
+};
+
+} // namespace
 
 namespace {
 
@@ -35,7 +44,7 @@ QString dcrClassSaid(bench::DcrClass kind) {
         QT_TRANSLATE_NOOP("yf::app::CheckStage", "does not settle"),
         QT_TRANSLATE_NOOP("yf::app::CheckStage", "low against its twin"),
         QT_TRANSLATE_NOOP("yf::app::CheckStage", "high against its twin")};
-    return CheckStage::tr(names.at(static_cast<std::size_t>(kind)));
+    return Said::tr(names.at(static_cast<std::size_t>(kind)));
 }
 
 QString lcrClassSaid(bench::LcrClass kind) {
@@ -48,7 +57,7 @@ QString lcrClassSaid(bench::LcrClass kind) {
         QT_TRANSLATE_NOOP("yf::app::CheckStage", "open"),
         QT_TRANSLATE_NOOP("yf::app::CheckStage", "nothing to compare it with yet"),
         QT_TRANSLATE_NOOP("yf::app::CheckStage", "judged differently in series and in parallel")};
-    return CheckStage::tr(names.at(static_cast<std::size_t>(kind)));
+    return Said::tr(names.at(static_cast<std::size_t>(kind)));
 }
 
 } // namespace
@@ -56,25 +65,24 @@ QString lcrClassSaid(bench::LcrClass kind) {
 QString dcrSaid(const bench::DcrJudgement& judged, double nominal) {
     const QString kind = dcrClassSaid(judged.kind);
     const QString range =
-        CheckStage::tr("%1 to %2").arg(ohms(judged.expectedLow), ohms(judged.expectedHigh));
+        Said::tr("%1 to %2").arg(ohms(judged.expectedLow), ohms(judged.expectedHigh));
     if (!judged.dcr) {
-        return CheckStage::tr("No number: %1. Normal is %2.").arg(kind, range);
+        return Said::tr("No number: %1. Normal is %2.").arg(kind, range);
     }
     QString said =
-        CheckStage::tr("%1 at 20 °C without the leads, %2 of %3: %4. Normal is %5.")
+        Said::tr("%1 at 20 °C without the leads, %2 of %3: %4. Normal is %5.")
             .arg(ohms(*judged.dcr), share(judged.ratio.value_or(0.0)), ohms(nominal), kind, range);
     if (judged.twinDeviation) {
         const int percent = static_cast<int>(std::lround(std::abs(*judged.twinDeviation) * 100.0));
-        said += u' ' + (percent == 0 ? CheckStage::tr("The same as its twin.")
-                        : *judged.twinDeviation < 0.0
-                            ? CheckStage::tr("%1 % below its twin.").arg(percent)
-                            : CheckStage::tr("%1 % above its twin.").arg(percent));
+        said +=
+            u' ' + (percent == 0                  ? Said::tr("The same as its twin.")
+                    : *judged.twinDeviation < 0.0 ? Said::tr("%1 % below its twin.").arg(percent)
+                                                  : Said::tr("%1 % above its twin.").arg(percent));
     }
     if (!judged.sure && judged.u) {
-        said +=
-            u' ' + CheckStage::tr(
-                       "Not sure: the meter may be off by %1, which would change the judgement.")
-                       .arg(ohms(*judged.u));
+        said += u' ' +
+                Said::tr("Not sure: the meter may be off by %1, which would change the judgement.")
+                    .arg(ohms(*judged.u));
     }
     return said;
 }
@@ -83,29 +91,28 @@ QString lcrSaid(const bench::LcrJudgement& judged) {
     const QString kind = lcrClassSaid(judged.kind);
     QStringList said;
     if (!judged.r || !judged.l) {
-        said << CheckStage::tr("No number: %1.").arg(kind);
+        said << Said::tr("No number: %1.").arg(kind);
     } else {
         const QString pair =
-            CheckStage::tr("%1 and %2 in series")
+            Said::tr("%1 and %2 in series")
                 .arg(ohms(*judged.r), figures(text::printEngineering(*judged.l, "H")));
         said << (judged.ratioR && judged.ratioL
-                     ? CheckStage::tr("%1: %2 (%3 and %4 of the reference).")
+                     ? Said::tr("%1: %2 (%3 and %4 of the reference).")
                            .arg(pair, kind, share(*judged.ratioR), share(*judged.ratioL))
-                     : CheckStage::tr("%1: %2.").arg(pair, kind));
+                     : Said::tr("%1: %2.").arg(pair, kind));
     }
     if (judged.danger) {
-        said << CheckStage::tr("Keep it away from an amplifier.");
+        said << Said::tr("Keep it away from an amplifier.");
     }
     if (judged.coneInReading) {
         said << (judged.recommended
-                     ? CheckStage::tr("So close to its resonance the cone is read too: use %1.")
+                     ? Said::tr("So close to its resonance the cone is read too: use %1.")
                            .arg(figures(text::printEngineering(*judged.recommended, "Hz")))
-                     : CheckStage::tr("So close to its resonance the cone is read too."));
+                     : Said::tr("So close to its resonance the cone is read too."));
     }
     if (judged.modeDoubtful) {
-        said << CheckStage::tr(
-            "As series values they are unlikely for this driver: is the meter set to "
-            "parallel?");
+        said << Said::tr("As series values they are unlikely for this driver: is the meter set to "
+                         "parallel?");
     }
     return said.join(u' ');
 }
@@ -120,20 +127,20 @@ QString capital(QString text) {
 QString percentSaid(double probability) {
     const int percent = static_cast<int>(std::lround(probability * 100.0));
     if (percent == 0) {
-        return CheckStage::tr("<1 %");
+        return Said::tr("<1 %");
     }
-    return percent == 100 ? CheckStage::tr(">99 %") : CheckStage::tr("%1 %").arg(percent);
+    return percent == 100 ? Said::tr(">99 %") : Said::tr("%1 %").arg(percent);
 }
 
 QString verdictSaid(const bench::Diagnosis& diagnosis, bool anyEvidence) {
     const QString top = capital(spoken(bench::faultInWords(diagnosis.top)));
     if (!anyEvidence) {
-        return CheckStage::tr("Nothing checked yet");
+        return Said::tr("Nothing checked yet");
     }
     if (diagnosis.done) {
-        return CheckStage::tr("%1: %2").arg(top, percentSaid(diagnosis.topP));
+        return Said::tr("%1: %2").arg(top, percentSaid(diagnosis.topP));
     }
-    return CheckStage::tr("Not settled. Likeliest: %1, %2")
+    return Said::tr("Not settled. Likeliest: %1, %2")
         .arg(spoken(bench::faultInWords(diagnosis.top)), percentSaid(diagnosis.topP));
 }
 

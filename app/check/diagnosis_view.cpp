@@ -49,7 +49,7 @@ QSize DiagnosisView::sizeHint() const {
     return {nameWidth + figureWidth + 90, height};
 }
 
-void DiagnosisView::display(const job::DriverBench& bench) {
+void DiagnosisView::display(const evaluation::DriverBench& bench) {
     const bench::Diagnosis& d = bench.diagnosis;
     bars_.clear();
     reasons_.clear();
@@ -76,7 +76,7 @@ void DiagnosisView::display(const job::DriverBench& bench) {
         }
     }
     QStringList odd;
-    for (const job::BenchEvidence& e : bench.evidence) {
+    for (const evaluation::BenchEvidence& e : bench.evidence) {
         if (std::ranges::find(d.unexplained, e.evidence.check) != d.unexplained.end()) {
             odd << spoken(bench::outcomeInWords(e.evidence.check, e.evidence.outcome));
         }

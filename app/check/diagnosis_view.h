@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/bench.h"
+#include "core/evaluation/bench.h"
 
 #include <QWidget>
 
@@ -17,7 +17,7 @@ class DiagnosisView final : public QWidget {
 public:
     explicit DiagnosisView(QWidget* parent = nullptr);
 
-    void display(const job::DriverBench& bench);
+    void display(const evaluation::DriverBench& bench);
 
     [[nodiscard]] QSize sizeHint() const override;
 

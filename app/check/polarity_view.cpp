@@ -22,8 +22,8 @@ namespace yf::app {
 
 namespace {
 
-using job::Bass;
-using job::Direction;
+using edit::Bass;
+using edit::Direction;
 
 std::string now() {
     return QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
@@ -75,11 +75,12 @@ void PolarityView::display(const Sight& sight) {
         return;
     }
     shown_ = sight.present;
-    round_ = job::polarityRound(shown_->job);
-    barred_ = std::ranges::any_of(*shown_->evaluation.bench, [](const job::DriverBench& bench) {
-        return std::ranges::find(bench.diagnosis.barred, "pair_polarity") !=
-               bench.diagnosis.barred.end();
-    });
+    round_ = evaluation::polarityRound(shown_->job);
+    barred_ =
+        std::ranges::any_of(*shown_->evaluation.bench, [](const evaluation::DriverBench& bench) {
+            return std::ranges::find(bench.diagnosis.barred, "pair_polarity") !=
+                   bench.diagnosis.barred.end();
+        });
     // Later: a chip that was pressed must not be gone while it still speaks.
     QMetaObject::invokeMethod(
         this,
@@ -111,7 +112,7 @@ void PolarityView::addChoice(QGridLayout* grid, int row, int column, const Choic
     grid->addWidget(holder, row, column);
 }
 
-void PolarityView::addDriver(QGridLayout* grid, int row, const job::DriverPolarity& driver) {
+void PolarityView::addDriver(QGridLayout* grid, int row, const evaluation::DriverPolarity& driver) {
     const Theme& t = theme();
     const job::Job& job = shown_->job;
     const QString name = words(job::findDriver(job, driver.driver)->name);
@@ -130,7 +131,7 @@ void PolarityView::addDriver(QGridLayout* grid, int row, const job::DriverPolari
     grid->addWidget(named, row, 0);
     const auto act = [this, driver](bench::Place place) {
         return [this, driver, place](int i) {
-            Q_EMIT edited(job::noteDirection(
+            Q_EMIT edited(edit::noteDirection(
                 driver.cabinet, driver.driver, place, static_cast<Direction>(i + 1), now()));
         };
     };
@@ -163,7 +164,7 @@ void PolarityView::addDriver(QGridLayout* grid, int row, const job::DriverPolari
 QLabel* PolarityView::alikeLabel(QWidget* parent,
                                  const QString& name,
                                  const QString& of,
-                                 const job::AlikeByTakes& told) {
+                                 const evaluation::AlikeByTakes& told) {
     const Theme& t = theme();
     QString says = tr("takes: not known");
     QString why = tr("It needs %1.").arg(spoken(told.missing));
@@ -192,7 +193,7 @@ QLabel* PolarityView::alikeLabel(QWidget* parent,
 }
 
 /// Whether two cabinets of one side add up.
-void PolarityView::addStack(QGridLayout* grid, int row, const job::StackByTakes& stack) {
+void PolarityView::addStack(QGridLayout* grid, int row, const evaluation::StackByTakes& stack) {
     const Theme& t = theme();
     const auto name = [&](const std::string& id) {
         return words(job::findCabinet(shown_->job, id)->name);
@@ -239,7 +240,7 @@ void PolarityView::addBass(QGridLayout* grid,
                static_cast<int>(bass) - 1,
                !barred_,
                [this, cabinet](int i) {
-                   Q_EMIT edited(job::noteBass(cabinet, static_cast<Bass>(i + 1), now()));
+                   Q_EMIT edited(edit::noteBass(cabinet, static_cast<Bass>(i + 1), now()));
                }});
     grid->addWidget(holder, row, 1, 1, 3);
 }
@@ -263,7 +264,7 @@ void PolarityView::rebuild() {
     for (int i = 0; i < heads.size(); ++i) {
         grid->addWidget(text(heads[i], table_, t.quietInk), row, i);
     }
-    for (const job::CabinetPolarity& cabinet : round_.cabinets) {
+    for (const evaluation::CabinetPolarity& cabinet : round_.cabinets) {
         const QString name = words(job::findCabinet(job, cabinet.cabinet)->name);
         grid->addWidget(headingLabel(table_, name), ++row, 0);
         grid->addWidget(text(tr("whole cabinet, at its terminals"), table_, t.quietInk),
@@ -281,15 +282,15 @@ void PolarityView::rebuild() {
                    static_cast<int>(cabinet.atTerminals) - 1,
                    true,
                    [this, id = cabinet.cabinet](int i) {
-                       Q_EMIT edited(job::noteDirection(id, static_cast<Direction>(i + 1), now()));
+                       Q_EMIT edited(edit::noteDirection(id, static_cast<Direction>(i + 1), now()));
                    }});
-        for (const job::DriverPolarity& driver : round_.drivers) {
+        for (const evaluation::DriverPolarity& driver : round_.drivers) {
             if (driver.cabinet == cabinet.cabinet) {
                 addDriver(grid, ++row, driver);
             }
         }
     }
-    for (const job::PairPolarity& pair : round_.pairs) {
+    for (const evaluation::PairPolarity& pair : round_.pairs) {
         addBass(grid,
                 ++row,
                 tr("%1 and %2, bass")
@@ -310,7 +311,7 @@ void PolarityView::rebuild() {
                         1,
                         3);
     }
-    for (const job::StackByTakes& stack : round_.stacks) {
+    for (const evaluation::StackByTakes& stack : round_.stacks) {
         addStack(grid, ++row, stack);
     }
     constexpr std::size_t severalASide = 2; // pairs
@@ -351,7 +352,7 @@ void PolarityView::showFaults() {
             }
             faultColumn_->addWidget(frame);
         };
-    for (const job::PolarityFault& fault : round_.faults) {
+    for (const evaluation::PolarityFault& fault : round_.faults) {
         card(QStringLiteral("▲"), t.stop, spoken(fault.says), spoken(fault.remedy));
     }
     if (round_.faults.empty()) {

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/polarity.h"
+#include "app/stage/stage.h"
+#include "core/evaluation/polarity.h"
 
 #include <functional>
 
@@ -25,7 +25,7 @@ public:
     void display(const Sight& sight);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 private:
     /// Chips of which one may be down.
@@ -40,22 +40,22 @@ private:
 
     void rebuild();
     void addChoice(QGridLayout* grid, int row, int column, const Choice& choice);
-    void addDriver(QGridLayout* grid, int row, const job::DriverPolarity& driver);
+    void addDriver(QGridLayout* grid, int row, const evaluation::DriverPolarity& driver);
     void addBass(QGridLayout* grid,
                  int row,
                  const QString& text,
                  const QString& name,
                  const std::string& cabinet,
-                 job::Bass bass);
+                 edit::Bass bass);
     QLabel* alikeLabel(QWidget* parent,
                        const QString& name,
                        const QString& of,
-                       const job::AlikeByTakes& told);
-    void addStack(QGridLayout* grid, int row, const job::StackByTakes& stack);
+                       const evaluation::AlikeByTakes& told);
+    void addStack(QGridLayout* grid, int row, const evaluation::StackByTakes& stack);
     void showFaults();
 
     std::shared_ptr<const Evaluated> shown_;
-    job::PolarityRound round_;
+    evaluation::PolarityRound round_;
     bool barred_{};
     QWidget* table_{};
     QVBoxLayout* tableColumn_{};

@@ -5,6 +5,8 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
+#include "core/edit/front.h"
+#include "core/findings/judge.h"
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
@@ -87,15 +89,15 @@ public:
     }
 };
 
-QString sourceSaid(job::FigureSource source) {
+QString sourceSaid(study::FigureSource source) {
     switch (source) {
-    case job::FigureSource::none:
+    case study::FigureSource::none:
         return ReplacementView::tr("not known");
-    case job::FigureSource::dataSheet:
+    case study::FigureSource::dataSheet:
         return ReplacementView::tr("from the data sheet");
-    case job::FigureSource::measured:
+    case study::FigureSource::measured:
         return ReplacementView::tr("measured in its cabinet");
-    case job::FigureSource::twin:
+    case study::FigureSource::twin:
         return ReplacementView::tr("measured on its sound twin");
     }
     return {};
@@ -242,7 +244,7 @@ void ReplacementView::keepDriver() {
         own = *read;
         file.close();
     }
-    const driver::LibraryEntry entry = job::asEntry(sight_.present->job, old_);
+    const driver::LibraryEntry entry = study::asEntry(sight_.present->job, old_);
     std::erase_if(own.drivers, [&](const driver::LibraryEntry& other) {
         return other.part.id == entry.part.id;
     });
@@ -274,11 +276,11 @@ void ReplacementView::display(const Sight& sight) {
         return;
     }
     heading_->setText(tr("In place of %1").arg(words(driver->name)));
-    old_ = job::oldDriver(sight.present->job,
-                          *sight.present->assembly,
-                          sight.present->evaluation,
-                          sight.cabinet,
-                          sight.driver);
+    old_ = study::oldDriver(sight.present->job,
+                            *sight.present->assembly,
+                            sight.present->evaluation,
+                            sight.cabinet,
+                            sight.driver);
     showOld(other);
     showFound();
 }
@@ -343,7 +345,7 @@ void ReplacementView::change() {
     }
     place = {value(5), value(6), value(7), value(8)};
     trouble_->setText({});
-    Q_EMIT edited(job::changeSheet(sight_.driver, sheet, place));
+    Q_EMIT edited(edit::changeSheet(sight_.driver, sheet, place));
 }
 
 void ReplacementView::showFound() {
@@ -357,14 +359,14 @@ void ReplacementView::showFound() {
     if (driver == nullptr) {
         return;
     }
-    auto found = job::findReplacements(old_, driver->place, library_);
+    auto found = study::findReplacements(old_, driver->place, library_);
     if (!found) {
         trouble_->setText(spoken(text::sentence(found.error())));
         return;
     }
     found_ = std::move(*found);
     int chosen = 0;
-    for (const job::Finding& f : found_) {
+    for (const study::Replacement& f : found_) {
         auto* item = new QListWidgetItem(words(f.entry.part.id), list_);
         item->setData(scoreRole, f.judged.score);
         item->setData(fitsRole, f.judged.fits);
@@ -400,7 +402,7 @@ void ReplacementView::showReasons() {
         reasons_->setText(tr("No driver of this kind is in the library."));
         return;
     }
-    const job::Finding& f = found_[static_cast<std::size_t>(row)];
+    const study::Replacement& f = found_[static_cast<std::size_t>(row)];
     QStringList lines{words(f.entry.part.id) +
                       (f.judged.fits ? tr(": it fits, %1 of 100").arg(std::lround(f.judged.score))
                                      : tr(": it does not fit"))};

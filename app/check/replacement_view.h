@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/replacement.h"
+#include "app/stage/stage.h"
+#include "core/findings/judge.h"
+#include "core/study/replacement.h"
 
 class QLabel;
 class QListWidget;
@@ -22,7 +23,7 @@ public:
     void display(const Sight& sight);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 private:
     void readLibrary();
@@ -33,9 +34,9 @@ private:
     void change();
 
     Sight sight_;
-    job::OldDriver old_;
+    study::OldDriver old_;
     driver::Library library_; ///< the shipped one and the own one
-    std::vector<job::Finding> found_;
+    std::vector<study::Replacement> found_;
     QLabel* heading_{};
     QLabel* sources_{};
     QLabel* trouble_{};

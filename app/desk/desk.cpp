@@ -16,6 +16,7 @@ namespace yf::app {
 
 Desk::Desk(QObject* parent) : QObject(parent) {
     connect(&evaluator_, &Evaluator::ready, this, &Desk::showResult);
+    connect(&aside_, &Aside::finished, this, &Desk::finishMaking);
 }
 
 Desk::~Desk() {
@@ -67,11 +68,11 @@ void Desk::tellHold() {
     }
 }
 
-bool Desk::createJob(const job::NewJob& wanted, const QString& path) {
+bool Desk::createJob(const edit::NewJob& wanted, const QString& path) {
     if (!mayLeave()) {
         return false;
     }
-    const auto job = job::newJob(wanted);
+    const auto job = edit::newJob(wanted);
     if (!job) {
         tell(Gravity::stop, spoken(text::sentence(job.error())));
         return false;
@@ -184,6 +185,10 @@ bool Desk::take(Result<std::unique_ptr<Document>> document) {
     });
     writingFails_.clear();
     warned_ = false;
+    wanted_.reset();
+    if (making_) {
+        making_->make = nullptr; // it was for another job
+    }
     sight_ = {};
     lookedAt_.clear();
     const job::Job& job = document_->job();
@@ -229,14 +234,14 @@ void Desk::evaluateAgain() {
     }
 }
 
-void Desk::apply(const job::Edit& edit) {
+void Desk::apply(const edit::Edit& edit) {
     if (document_) {
         lookedAt_.clear();
         document_->apply(edit);
     }
 }
 
-void Desk::preview(const job::Edit& edit) {
+void Desk::preview(const edit::Edit& edit) {
     if (!document_) {
         return;
     }
@@ -247,6 +252,54 @@ void Desk::preview(const job::Edit& edit) {
         return;
     }
     lookAt(*job, words(edit.name), false);
+}
+
+void Desk::makeFirst(const EditMaker& make, Purpose purpose) {
+    if (document_) {
+        wanted_ = Making{.make = make, .purpose = purpose, .from = nullptr, .made = {}};
+        beginMaking();
+    }
+}
+
+void Desk::beginMaking() {
+    if (!wanted_ || making_ || !sight_.present || evaluator_.busy()) {
+        return;
+    }
+    making_ = std::make_shared<Making>(std::move(*wanted_));
+    wanted_.reset();
+    making_->from = sight_.present;
+    aside_.begin([making = making_, make = making_->make](Aside::Link& /*link*/) {
+        making->made = make(*making->from);
+    });
+}
+
+void Desk::finishMaking() {
+    const std::shared_ptr<Making> done = std::exchange(making_, nullptr);
+    const bool overtaken = done && done->purpose == Purpose::preview && wanted_;
+    if (!document_ || !done || !done->make || overtaken) {
+        beginMaking();
+        return;
+    }
+    // It rests on a state that is gone: once more, unless something else is wanted by now.
+    if (done->from != sight_.present || evaluator_.busy()) {
+        if (!wanted_) {
+            wanted_ =
+                Making{.make = done->make, .purpose = done->purpose, .from = nullptr, .made = {}};
+        }
+        beginMaking();
+        return;
+    }
+    if (!done->made->ok()) {
+        tell(Gravity::stop, spoken(text::sentence(done->made->error())));
+        if (done->purpose == Purpose::preview) {
+            endLook();
+        }
+    } else if (done->purpose == Purpose::preview) {
+        preview(**done->made);
+    } else {
+        apply(**done->made);
+    }
+    beginMaking();
 }
 
 void Desk::look(const job::Job& job, const QString& name) {
@@ -261,6 +314,12 @@ void Desk::lookAt(const job::Job& job, const QString& name, bool whole) {
 }
 
 void Desk::endLook() {
+    if (wanted_ && wanted_->purpose == Purpose::preview) {
+        wanted_.reset();
+    }
+    if (making_ && making_->purpose == Purpose::preview) {
+        making_->make = nullptr; // what it comes to is not looked at any more
+    }
     lookedAt_.clear();
     sight_.preview.reset();
     Q_EMIT sightChanged();
@@ -281,11 +340,12 @@ void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
         sight_.wholePreview = lookIsWhole_;
     }
     Q_EMIT sightChanged();
+    beginMaking();
 }
 
 bool Desk::settled() const {
-    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() &&
-           document_->settled();
+    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() && !wanted_ &&
+           !making_ && document_->settled();
 }
 
 const job::Driver* Desk::driverNamed(const QString& driver) const {

@@ -3,9 +3,10 @@
 
 #include "app/document/document.h"
 #include "app/evaluation/evaluator.h"
-#include "app/stage.h"
+#include "app/stage/stage.h"
+#include "app/widgets/aside.h"
 #include "app/widgets/notice.h"
-#include "core/job/new_job.h"
+#include "core/edit/new_job.h"
 
 #include <QObject>
 #include <QTemporaryDir>
@@ -27,7 +28,7 @@ public:
     /// These put another job on the desk; on failure they say why and leave what was there.
     bool openJob(const QString& path);
     bool openDemo();
-    bool createJob(const job::NewJob& wanted, const QString& path);
+    bool createJob(const edit::NewJob& wanted, const QString& path);
 
     /// From memory into a file that the job has from now on.
     bool saveTo(const QString& path);
@@ -48,17 +49,26 @@ public:
     /// Why the last change could not be written; empty where it could.
     [[nodiscard]] const QString& writingFails() const { return writingFails_; }
 
-    void apply(const job::Edit& edit);
+    void apply(const edit::Edit& edit);
 
     /// What would an edit do? Controls stay as they are, under the hand.
-    void preview(const job::Edit& edit);
+    void preview(const edit::Edit& edit);
 
     /// Another state in place of the present, controls and all.
     void look(const job::Job& job, const QString& name);
     void endLook();
 
+    /// What is judged by from the next evaluation on.
+    void setTables(const evaluation::Tables& tables) { evaluator_.setTables(tables); }
+
     /// What is judged by has changed: the same job once more.
     void evaluateAgain();
+
+    /// An edit that has to be computed first, off the window's thread, from the newest evaluation;
+    /// then it is applied, or looked at. One that is asked for meanwhile takes its place.
+    void applyMade(const EditMaker& make) { makeFirst(make, Purpose::present); }
+
+    void previewMade(const EditMaker& make) { makeFirst(make, Purpose::preview); }
 
     void chooseCabinet(const std::string& id);
 
@@ -92,6 +102,9 @@ private:
     void keepDemoIfChanged();
     void keepSightInJob();
     void remember();
+    void makeFirst(const EditMaker& make, Purpose purpose);
+    void beginMaking();
+    void finishMaking();
 
     std::unique_ptr<QTemporaryDir> demoFolder_;
     std::unique_ptr<Document> document_;
@@ -103,6 +116,18 @@ private:
     std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another
     bool warned_{};
     QString writingFails_;
+
+    /// An edit on its way.
+    struct Making {
+        EditMaker make;
+        Purpose purpose{};
+        std::shared_ptr<const Evaluated> from;
+        std::optional<Result<edit::Edit>> made;
+    };
+
+    std::optional<Making> wanted_;   ///< waits for the evaluation, or for the one before
+    std::shared_ptr<Making> making_; ///< the work's thread writes `made`
+    Aside aside_;
 };
 
 } // namespace yf::app

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/document/document.h"
 
+#include "core/edit/apply.h"
 #include "core/text/sentence.h"
 
 #include <QDateTime>
@@ -102,8 +103,8 @@ void Document::write(const job::Change& change) {
     }
 }
 
-void Document::apply(const job::Edit& edit) {
-    const auto change = job::apply(record_, edit, timeForLog());
+void Document::apply(const edit::Edit& edit) {
+    const auto change = edit::apply(record_, edit, timeForLog());
     if (!change) {
         Q_EMIT refused(QString::fromStdString(text::sentence(change.error())));
         return;
@@ -139,8 +140,8 @@ Done Document::takeSnapshot(const std::string& name) {
     return keep(job::takeSnapshot(record_, name, timeForLog()));
 }
 
-Done Document::takeSnapshotOf(const std::string& name, const job::Edit& edit) {
-    return keep(job::takeSnapshotOf(record_, name, edit, timeForLog()));
+Done Document::takeSnapshotOf(const std::string& name, const edit::Edit& edit) {
+    return keep(edit::takeSnapshotAfter(record_, name, edit, timeForLog()));
 }
 
 Done Document::dropSnapshot(const std::string& name) {

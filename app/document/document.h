@@ -2,6 +2,7 @@
 #pragma once
 
 #include "app/document/saver.h"
+#include "core/edit/apply.h"
 #include "core/job/record.h"
 
 #include <QLockFile>
@@ -50,7 +51,7 @@ public:
     [[nodiscard]] bool settled() const { return saver_->settled(); }
 
     /// Applies an edit; one that fails changes nothing and is told by `refused`.
-    void apply(const job::Edit& edit);
+    void apply(const edit::Edit& edit);
 
     void undo();
     void redo();
@@ -58,7 +59,7 @@ public:
     /// These fail with a reason for the person who asked; nothing is changed then.
     [[nodiscard]] Done takeSnapshot(const std::string& name);
     /// Of what an edit would make; the present stays.
-    [[nodiscard]] Done takeSnapshotOf(const std::string& name, const job::Edit& edit);
+    [[nodiscard]] Done takeSnapshotOf(const std::string& name, const edit::Edit& edit);
     [[nodiscard]] Done dropSnapshot(const std::string& name);
     [[nodiscard]] Done addNote(const std::string& text);
 

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/evaluate.h"
+#include "core/evaluation/evaluate.h"
+#include "core/findings/assess.h"
 
 #include <QObject>
 
@@ -20,8 +21,9 @@ enum class Purpose { present, preview };
 /// A job and all that is said about it, made together and never changed again.
 struct Evaluated {
     job::Job job;
-    job::Evaluation evaluation;
-    std::shared_ptr<const job::Assembly> assembly;
+    evaluation::Evaluation evaluation;
+    std::shared_ptr<const evaluation::Assembly> assembly;
+    findings::Assessment findings;
     Purpose purpose{};
 };
 
@@ -40,6 +42,9 @@ public:
     /// Revisions rise by one with each call.
     std::uint64_t submit(const job::Job& job, Purpose purpose);
 
+    /// What is judged by from the next submit on.
+    void setTables(const evaluation::Tables& tables) { tables_ = tables; }
+
     /// Revision of the last submit.
     [[nodiscard]] std::uint64_t submitted() const { return submitted_; }
 
@@ -53,12 +58,14 @@ private:
     struct Order {
         std::uint64_t revision{};
         job::Job job;
+        evaluation::Tables tables;
         Purpose purpose{};
     };
 
     void work();
     void deliver(const std::shared_ptr<const Evaluated>& result);
 
+    evaluation::Tables tables_ = evaluation::Tables::shipped();
     std::mutex mutex_;
     std::condition_variable wake_;
     std::optional<Order> waiting_;

@@ -4,9 +4,9 @@
 #include "app/theme/theme.h"
 #include "app/widgets/elided_label.h"
 #include "app/widgets/words.h"
-#include "core/job/facts.h"
-#include "core/job/front_edit.h"
-#include "core/report/finding_text.h"
+#include "core/edit/front.h"
+#include "core/findings/facts.h"
+#include "core/findings/words.h"
 
 #include <QDate>
 #include <QEvent>
@@ -24,8 +24,8 @@ namespace yf::app {
 
 namespace {
 
-using speaker::Finding;
-using speaker::Severity;
+using findings::Finding;
+using findings::Severity;
 
 constexpr int panelWidth = 264;
 
@@ -75,7 +75,7 @@ QLabel* quiet(const QString& words, QWidget* parent) {
 }
 
 std::string idOf(std::size_t rule) {
-    return std::string(speaker::rules()[rule].id);
+    return std::string(findings::rules()[rule].id);
 }
 
 } // namespace
@@ -94,6 +94,15 @@ FindingsPanel::FindingsPanel(QWidget* parent) : QWidget(parent) {
     scroll_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scroll_->setFrameShape(QFrame::NoFrame);
     scroll_->setFocusPolicy(Qt::NoFocus);
+    auto* content = new QWidget;
+    auto* whole = new QVBoxLayout(content);
+    whole->setContentsMargins(0, 0, 6, 0);
+    whole->setSpacing(6);
+    cards_ = new QVBoxLayout;
+    cards_->setSpacing(6);
+    whole->addLayout(cards_);
+    whole->addStretch(1);
+    scroll_->setWidget(content);
     constexpr int moment = 90; // ms
     rest_.setSingleShot(true);
     rest_.setInterval(moment);
@@ -118,10 +127,10 @@ void FindingsPanel::display(const Sight& sight) {
     const bool first = shown_ == nullptr || cabinet_ != sight.cabinet;
     const bool same =
         !first && settled() &&
-        std::ranges::equal(shown_->evaluation.judgement.findings,
-                           sight.present->evaluation.judgement.findings,
+        std::ranges::equal(shown_->findings.judgement.findings,
+                           sight.present->findings.judgement.findings,
                            sameButForFigures) &&
-        shown_->evaluation.judgement.notChecked == sight.present->evaluation.judgement.notChecked &&
+        shown_->findings.judgement.notChecked == sight.present->findings.judgement.notChecked &&
         shown_->job.dismissals == sight.present->job.dismissals &&
         shown_->job.limits == sight.present->job.limits;
     const bool news = shown_ != sight.present;
@@ -139,12 +148,13 @@ void FindingsPanel::display(const Sight& sight) {
 namespace {
 
 QString figureOf(const Finding& finding) {
-    return spoken(report::figureText(finding));
+    return spoken(findings::figureText(finding));
 }
 
 QString factOf(const Finding& finding, const std::string& name) {
     const auto fact = finding.facts.find(name);
-    return fact == finding.facts.end() ? QString{} : figures(report::factText(name, fact->second));
+    return fact == finding.facts.end() ? QString{}
+                                       : figures(findings::factText(name, fact->second));
 }
 
 ElidedLabel* quietLine(const QString& words, QWidget* parent) {
@@ -160,10 +170,25 @@ ElidedLabel* quietLine(const QString& words, QWidget* parent) {
 
 void FindingsPanel::renew(const Sight& sight) {
     built_ = sight.present;
+    std::erase_if(told_, [](const Told& told) { return told.label == nullptr; });
     for (const Told& told : told_) {
-        const Finding& finding = sight.present->evaluation.judgement.findings[told.finding];
-        told.label->say(told.fact.empty() ? figureOf(finding) : factOf(finding, told.fact));
+        if (const Finding* finding = newest(told.finding)) {
+            told.label->say(told.fact.empty() ? figureOf(*finding) : factOf(*finding, told.fact));
+        }
     }
+}
+
+const Finding* FindingsPanel::newest(const Finding& finding) const {
+    const auto& all = built_->findings.judgement.findings;
+    const auto found = std::ranges::find_if(all, [&](const Finding& other) {
+        return other.rule == finding.rule && other.subject == finding.subject;
+    });
+    return found == all.end() ? nullptr : &*found;
+}
+
+std::optional<edit::Edit> FindingsPanel::remedyFor(const Finding& finding) const {
+    const Finding* now = newest(finding);
+    return now == nullptr ? std::nullopt : findings::remedy(built_->job, built_->evaluation, *now);
 }
 
 void FindingsPanel::toggle(std::set<std::string>& open, const std::string& key) {
@@ -197,47 +222,41 @@ QToolButton* FindingsPanel::link(const QString& words, const QString& name, QWid
     return button;
 }
 
-void FindingsPanel::rebuild(const Sight& sight) {
-    const int position = scroll_->verticalScrollBar()->value();
-    const QWidget* focus = focusWidget();
-    const QString focused =
-        focus == nullptr || !focus->hasFocus() ? QString{} : focus->objectName();
-    remedies_.clear();
-    told_.clear();
-    rest_.stop();
-    built_ = sight.present;
-    const job::Job& job = sight.present->job;
-    const speaker::Judgement& judgement = sight.present->evaluation.judgement;
-
+std::vector<FindingsPanel::Group> FindingsPanel::groupsOf(const Sight& sight) const {
+    const findings::Judgement& judgement = sight.present->findings.judgement;
     std::vector<Group> groups;
-    std::array<int, 4> counts{};
-    std::vector<const job::Dismissal*> aside;
     for (std::size_t i = 0; i < judgement.findings.size(); ++i) {
         const Finding& finding = judgement.findings[i];
-        if (const job::Dismissal* dismissal = job::dismissalOf(job, finding)) {
-            aside.push_back(dismissal);
+        if (findings::dismissalOf(sight.present->job, finding) != nullptr) {
             continue;
         }
         auto group = std::ranges::find(groups, finding.rule, &Group::rule);
         if (group == groups.end()) {
-            ++counts.at(static_cast<std::size_t>(speaker::rules()[finding.rule].severity));
             groups.push_back({finding.rule, {}});
             group = groups.end() - 1;
         }
         group->findings.push_back(i);
     }
     const auto here = [&](std::size_t index) {
-        const speaker::Subject& subject = judgement.findings[index].subject;
+        const findings::Subject& subject = judgement.findings[index].subject;
         return subject.cabinet == sight.cabinet || subject.other == sight.cabinet;
     };
     // Of equal gravity, what is about the cabinet on the desk comes first.
     std::ranges::stable_sort(groups, {}, [&](const Group& group) {
-        return std::pair{speaker::rules()[group.rule].severity,
+        return std::pair{findings::rules()[group.rule].severity,
                          std::ranges::none_of(group.findings, here)};
     });
     for (Group& group : groups) {
         // What lies on the desk comes first within a card.
         std::ranges::stable_partition(group.findings, here);
+    }
+    return groups;
+}
+
+void FindingsPanel::tellCounts(const std::vector<Group>& groups) {
+    std::array<int, 4> counts{};
+    for (const Group& group : groups) {
+        ++counts.at(static_cast<std::size_t>(findings::rules()[group.rule].severity));
     }
     QStringList said;
     for (const Severity severity :
@@ -251,46 +270,54 @@ void FindingsPanel::rebuild(const Sight& sight) {
         }
     }
     counts_->setText(said.isEmpty() ? tr("Nothing found") : said.join(QStringLiteral("   ")));
+}
 
-    auto* content = new QWidget;
-    auto* column = new QVBoxLayout(content);
-    column->setContentsMargins(0, 0, 6, 0);
-    column->setSpacing(6);
-    for (const Group& group : groups) {
-        column->addWidget(card(group, sight));
-    }
-    if (groups.empty()) {
-        column->addWidget(
-            quiet(tr("None of the rules that could be checked has found anything. That is not the "
-                     "same as good: see below what was not checked."),
-                  content));
-    }
-    if (!aside.empty()) {
-        QToolButton* head =
-            link(tr("Set aside: %1").arg(aside.size()), QStringLiteral("findings_aside"), content);
-        connect(head, &QToolButton::clicked, this, [this] { toggle(lists_, "aside"); });
-        column->addWidget(head);
-        if (lists_.contains("aside")) {
-            for (const job::Dismissal* dismissal : aside) {
-                column->addWidget(asideCard(*dismissal, sight));
-            }
+/// Everything that a card shows but figures: with the same key it may stay.
+QString FindingsPanel::keyOf(const Group& group, const Sight& sight) const {
+    const std::string id = idOf(group.rule);
+    QStringList key{unfolded_.contains(id) ? QStringLiteral("open") : QString(),
+                    asideOpen_.contains(id) ? QStringLiteral("aside") : QString(),
+                    theme().sheet.name() + theme().ink.name(),
+                    tr("Why")};
+    for (const job::RuleLimit& limit : sight.present->job.limits) {
+        if (limit.rule == id) {
+            key << QString::number(limit.limit);
         }
     }
-    QToolButton* head = link(tr("Not checked: %1 rules").arg(judgement.notChecked.size()),
-                             QStringLiteral("findings_unchecked"),
-                             content);
-    connect(head, &QToolButton::clicked, this, [this] { toggle(lists_, "unchecked"); });
-    column->addWidget(head);
-    if (lists_.contains("unchecked")) {
-        column->addWidget(notCheckedList(sight));
+    for (const std::size_t index : group.findings) {
+        const Finding& finding = sight.present->findings.judgement.findings[index];
+        const auto remedy = remedyFor(finding);
+        key << words(finding.subject.take) << words(finding.subject.driver)
+            << words(finding.subject.other) << words(finding.subject.part)
+            << words(finding.subject.cabinet)
+            << words(findings::subjectText(sight.present->job, finding.subject))
+            << (remedy ? words(remedy->name) : QString())
+            << (figureOf(finding).isEmpty() ? QString() : QStringLiteral("#"));
     }
-    column->addStretch(1);
-    // The old list may hold the very button whose click leads here: it lives until that is over.
-    if (QWidget* old = scroll_->takeWidget()) {
-        old->deleteLater();
+    return key.join(QChar(0x1F));
+}
+
+void FindingsPanel::rebuild(const Sight& sight) {
+    const int position = scroll_->verticalScrollBar()->value();
+    const QWidget* focus = focusWidget();
+    const QString focused =
+        focus == nullptr || !focus->hasFocus() ? QString{} : focus->objectName();
+    rest_.stop();
+    built_ = sight.present;
+    const job::Job& job = sight.present->job;
+    const findings::Judgement& judgement = sight.present->findings.judgement;
+    const std::vector<Group> groups = groupsOf(sight);
+    tellCounts(groups);
+    std::vector<const job::Dismissal*> aside;
+    for (const Finding& finding : judgement.findings) {
+        if (const job::Dismissal* dismissal = findings::dismissalOf(job, finding)) {
+            aside.push_back(dismissal);
+        }
     }
-    scroll_->setWidget(content);
-    content->show();
+
+    placeCards(groups, sight);
+    renew(sight);
+    placeFoot(aside, groups.empty(), sight);
     scroll_->verticalScrollBar()->setValue(position);
     if (!focused.isEmpty()) {
         if (auto* again = findChild<QWidget*>(focused)) {
@@ -299,8 +326,104 @@ void FindingsPanel::rebuild(const Sight& sight) {
     }
 }
 
+/// Cards that may stay stay where they are; others come, go or change places.
+void FindingsPanel::placeCards(const std::vector<Group>& groups, const Sight& sight) {
+    std::map<std::size_t, Standing> standing;
+    int place = 0;
+    bool moved = false;
+    for (const Group& group : groups) {
+        const QString key = keyOf(group, sight);
+        const auto stood = standing_.find(group.rule);
+        const bool stays = stood != standing_.end() && stood->second.key == key;
+        QWidget* widget = stays ? stood->second.card : card(group, sight);
+        if (cards_->indexOf(widget) != place) {
+            cards_->removeWidget(widget);
+            cards_->insertWidget(place, widget);
+            moved = true;
+        }
+        ++place;
+        standing.emplace(group.rule, Standing{key, widget});
+    }
+    for (const auto& [rule, old] : standing_) {
+        const auto now = standing.find(rule);
+        if (now != standing.end() && now->second.card == old.card) {
+            continue;
+        }
+        std::erase_if(remedies_, [card = old.card](const auto& remedy) {
+            return card->isAncestorOf(static_cast<QWidget*>(remedy.first));
+        });
+        // It may hold the very button whose click leads here: it lives until that is over.
+        cards_->removeWidget(old.card);
+        old.card->hide();
+        old.card->setObjectName({});
+        for (QWidget* child : old.card->findChildren<QWidget*>()) {
+            child->setObjectName({});
+        }
+        old.card->deleteLater();
+    }
+    standing_ = std::move(standing);
+    if (moved) { // Tab goes through them from above
+        QWidget* last = nullptr;
+        for (int i = 0; i < cards_->count(); ++i) {
+            for (QWidget* next : cards_->itemAt(i)->widget()->findChildren<QWidget*>()) {
+                if (next->focusPolicy() != Qt::NoFocus) {
+                    if (last != nullptr) {
+                        QWidget::setTabOrder(last, next);
+                    }
+                    last = next;
+                }
+            }
+        }
+    }
+}
+
+/// What was set aside and what could not be checked.
+void FindingsPanel::placeFoot(const std::vector<const job::Dismissal*>& aside,
+                              bool nothingFound,
+                              const Sight& sight) {
+    const auto& notChecked = sight.present->findings.judgement.notChecked;
+    if (foot_ != nullptr) {
+        for (QWidget* child : foot_->findChildren<QWidget*>()) {
+            child->setObjectName({});
+        }
+        foot_->hide();
+        foot_->deleteLater();
+    }
+    foot_ = new QWidget(scroll_->widget());
+    auto* column = new QVBoxLayout(foot_);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(6);
+    if (nothingFound) {
+        column->addWidget(
+            quiet(tr("None of the rules that could be checked has found anything. That is not the "
+                     "same as good: see below what was not checked."),
+                  foot_));
+    }
+    if (!aside.empty()) {
+        QToolButton* head =
+            link(tr("Set aside: %1").arg(aside.size()), QStringLiteral("findings_aside"), foot_);
+        connect(head, &QToolButton::clicked, this, [this] { toggle(lists_, "aside"); });
+        column->addWidget(head);
+        if (lists_.contains("aside")) {
+            for (const job::Dismissal* dismissal : aside) {
+                column->addWidget(asideCard(*dismissal, sight));
+            }
+        }
+    }
+    QToolButton* head = link(tr("Not checked: %1 rules").arg(notChecked.size()),
+                             QStringLiteral("findings_unchecked"),
+                             foot_);
+    connect(head, &QToolButton::clicked, this, [this] { toggle(lists_, "unchecked"); });
+    column->addWidget(head);
+    if (lists_.contains("unchecked")) {
+        column->addWidget(notCheckedList(sight));
+    }
+    static_cast<QVBoxLayout*>(scroll_->widget()->layout())->insertWidget(1, foot_);
+    foot_->show();
+}
+
 QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
-    const speaker::Rule& rule = speaker::rules()[group.rule];
+    const findings::Rule& rule = findings::rules()[group.rule];
     const std::string id = idOf(group.rule);
     const QString name = words(id);
     auto* frame = new QWidget;
@@ -347,7 +470,7 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
     asideButton->setAccessibleName(tr("Set aside: %1").arg(spoken(rule.what)));
     connect(asideButton, &QToolButton::clicked, this, [this, id] { toggle(asideOpen_, id); });
     row->addWidget(asideButton);
-    ElidedLabel* basis = quietLine(spoken(speaker::basisName(rule.basis)), frame);
+    ElidedLabel* basis = quietLine(spoken(findings::basisName(rule.basis)), frame);
     basis->setAccessibleName(tr("What this judgement rests on"));
     row->addWidget(basis, 1);
     if (open) {
@@ -359,16 +482,19 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
         note->setObjectName(QStringLiteral("note_") + name);
         note->setPlaceholderText(tr("Why may it stay so? Enter"));
         note->setAccessibleName(tr("Why may it stay so?"));
-        connect(note, &QLineEdit::returnPressed, this, [this, note, group, id] {
+        std::vector<Finding> all;
+        for (const std::size_t index : group.findings) {
+            all.push_back(built_->findings.judgement.findings[index]);
+        }
+        connect(note, &QLineEdit::returnPressed, this, [this, note, all, id] {
             asideOpen_.erase(id);
             std::vector<job::Dismissal> dismissals;
-            for (const std::size_t index : group.findings) {
-                dismissals.push_back(
-                    job::dismissalFor(built_->evaluation.judgement.findings[index]));
+            for (const Finding& finding : all) {
+                dismissals.push_back(findings::dismissalFor(finding));
                 dismissals.back().note = note->text().trimmed().toStdString();
                 dismissals.back().date = QDate::currentDate().toString(Qt::ISODate).toStdString();
             }
-            Q_EMIT edited(job::dismiss(dismissals));
+            Q_EMIT edited(edit::dismiss(dismissals));
         });
         column->addWidget(note);
         QMetaObject::invokeMethod(
@@ -379,8 +505,8 @@ QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
 
 void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight& sight) {
     const job::Job& job = sight.present->job;
-    const Finding& finding = sight.present->evaluation.judgement.findings[index];
-    const QString subject = spoken(report::subjectText(job, finding.subject));
+    const Finding& finding = sight.present->findings.judgement.findings[index];
+    const QString subject = spoken(findings::subjectText(job, finding.subject));
     QWidget* parent = column->parentWidget();
     auto* row = new QHBoxLayout;
     row->setSpacing(2);
@@ -389,7 +515,7 @@ void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight
     texts->addWidget(quiet(subject, parent));
     if (const QString figure = figureOf(finding); !figure.isEmpty()) {
         ElidedLabel* told = quietLine(figure, parent);
-        told_.push_back({told, index, {}});
+        told_.push_back({told, finding, {}});
         texts->addWidget(told);
     }
     row->addLayout(texts, 1);
@@ -400,13 +526,14 @@ void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight
                                                                     : finding.subject.part));
     QToolButton* show = link(tr("Show"), QStringLiteral("show_") + key, parent);
     show->setAccessibleName(
-        tr("Show %1: %2").arg(subject, spoken(speaker::rules()[finding.rule].what)));
-    connect(show, &QToolButton::clicked, this, [this, index] {
-        Q_EMIT showWanted(built_->evaluation.judgement.findings[index]);
+        tr("Show %1: %2").arg(subject, spoken(findings::rules()[finding.rule].what)));
+    connect(show, &QToolButton::clicked, this, [this, finding] {
+        const Finding* now = newest(finding);
+        Q_EMIT showWanted(now == nullptr ? finding : *now);
     });
     row->addWidget(show, 0, Qt::AlignVCenter);
     column->addLayout(row);
-    if (const auto remedy = report::remedy(job, sight.present->evaluation, finding)) {
+    if (const auto remedy = remedyFor(finding)) {
         QToolButton* act = link(spoken(remedy->name), QStringLiteral("do_") + key, parent);
         act->setProperty("link", false);
         act->setProperty("main", true);
@@ -414,17 +541,20 @@ void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight
                            "what it would bring."));
         act->setAccessibleName(tr("Do: %1").arg(spoken(remedy->name)));
         act->installEventFilter(this);
-        remedies_.emplace(act, *remedy);
-        connect(act, &QToolButton::clicked, this, [this, edit = *remedy] {
+        remedies_.emplace(act, finding);
+        connect(act, &QToolButton::clicked, this, [this, finding] {
+            const auto now = remedyFor(finding); // its figure may have changed since
             Q_EMIT previewEnded();
-            Q_EMIT edited(edit);
+            if (now) {
+                Q_EMIT edited(*now);
+            }
         });
         column->addWidget(act, 0, Qt::AlignLeft);
     }
 }
 
 QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
-    const speaker::Rule& rule = speaker::rules()[group.rule];
+    const findings::Rule& rule = findings::rules()[group.rule];
     auto* box = new QWidget;
     auto* column = new QVBoxLayout(box);
     column->setContentsMargins(0, 2, 0, 2);
@@ -432,13 +562,13 @@ QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
     column->addWidget(selectable(spoken(rule.reason), box));
     column->addWidget(selectable(QStringLiteral("→ ") + spoken(rule.next), box));
     const std::size_t first = group.findings.front();
-    for (const auto& [name, fact] : built_->evaluation.judgement.findings[first].facts) {
+    for (const auto& [name, fact] : built_->findings.judgement.findings[first].facts) {
         ElidedLabel* told =
-            quietLine(factOf(built_->evaluation.judgement.findings[first], name), box);
-        told_.push_back({told, first, name});
+            quietLine(factOf(built_->findings.judgement.findings[first], name), box);
+        told_.push_back({told, built_->findings.judgement.findings[first], name});
         column->addWidget(told);
     }
-    const auto standard = speaker::conditionOf(group.rule).limit();
+    const auto standard = findings::conditionOf(group.rule).limit();
     if (standard) {
         const std::string id = idOf(group.rule);
         const auto& limits = sight.present->job.limits;
@@ -471,7 +601,7 @@ QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
                 return;
             }
             Q_EMIT edited(
-                job::changeLimit(id, *typed == *standard ? std::nullopt : std::optional(*typed)));
+                edit::changeLimit(id, *typed == *standard ? std::nullopt : std::optional(*typed)));
         });
     }
     return box;
@@ -484,20 +614,20 @@ QWidget* FindingsPanel::asideCard(const job::Dismissal& dismissal, const Sight& 
     auto* column = new QVBoxLayout(frame);
     column->setContentsMargins(8, 6, 8, 6);
     column->setSpacing(3);
-    const auto rule = speaker::findRule(dismissal.rule);
-    const QString what = rule ? spoken(speaker::rules()[*rule].what) : words(dismissal.rule);
-    const speaker::Subject subject{
+    const auto rule = findings::findRule(dismissal.rule);
+    const QString what = rule ? spoken(findings::rules()[*rule].what) : words(dismissal.rule);
+    const findings::Subject subject{
         dismissal.cabinet, dismissal.driver, dismissal.other, dismissal.part, dismissal.take};
     column->addWidget(text(what, frame));
     column->addWidget(quiet(QStringLiteral("%1\n%2: %3")
-                                .arg(spoken(report::subjectText(sight.present->job, subject)),
+                                .arg(spoken(findings::subjectText(sight.present->job, subject)),
                                      words(dismissal.date),
                                      words(dismissal.note)),
                             frame));
     QToolButton* again =
         link(tr("Take up again"), QStringLiteral("take_up_") + words(dismissal.rule), frame);
     connect(again, &QToolButton::clicked, this, [this, dismissal] {
-        Q_EMIT edited(job::takeUp(dismissal));
+        Q_EMIT edited(edit::takeUp(dismissal));
     });
     column->addWidget(again, 0, Qt::AlignLeft);
     return frame;
@@ -506,13 +636,13 @@ QWidget* FindingsPanel::asideCard(const job::Dismissal& dismissal, const Sight& 
 QWidget* FindingsPanel::notCheckedList(const Sight& sight) {
     QStringList lines;
     std::string group;
-    for (const std::size_t index : sight.present->evaluation.judgement.notChecked) {
-        const speaker::Rule& rule = speaker::rules()[index];
+    for (const std::size_t index : sight.present->findings.judgement.notChecked) {
+        const findings::Rule& rule = findings::rules()[index];
         const std::string own(rule.id.substr(0, rule.id.find('.')));
         if (own != group) {
             group = own;
             lines << QStringLiteral("\n") +
-                         tr("These need %1:").arg(spoken(speaker::neededFor(own)));
+                         tr("These need %1:").arg(spoken(findings::neededFor(own)));
         }
         lines << QStringLiteral("– ") + spoken(rule.what);
     }
@@ -525,7 +655,9 @@ bool FindingsPanel::eventFilter(QObject* watched, QEvent* event) {
     const auto remedy = remedies_.find(watched);
     if (remedy != remedies_.end()) {
         if (event->type() == QEvent::Enter) {
-            Q_EMIT previewed(remedy->second);
+            if (const auto now = remedyFor(remedy->second)) {
+                Q_EMIT previewed(*now);
+            }
         } else if (event->type() == QEvent::Leave) {
             Q_EMIT previewEnded();
         }

@@ -1,9 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/edit.h"
+#include "app/stage/stage.h"
+#include "app/widgets/elided_label.h"
+#include "core/edit/parts.h"
+#include "core/findings/judge.h"
 
+#include <QPointer>
 #include <QTimer>
 #include <QWidget>
 
@@ -16,11 +19,9 @@ class QVBoxLayout;
 
 namespace yf::app {
 
-class ElidedLabel;
-
 /// The application's judgement, most urgent first. One card for each rule that has found
 /// something, with everything it is about; below, what was set aside and what could not be
-/// checked. Cards are made anew only when the findings change.
+/// checked. A card is made anew only when something of it but its figures changes.
 class FindingsPanel final : public QWidget {
     Q_OBJECT
 
@@ -40,12 +41,12 @@ public:
 Q_SIGNALS:
     /// Cards stand as the findings are.
     void rested();
-    void edited(const yf::job::Edit& edit);
-    void previewed(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
+    void previewed(const yf::edit::Edit& edit);
     void previewEnded();
 
     /// Lead the eye to what a finding is about.
-    void showWanted(const yf::speaker::Finding& finding);
+    void showWanted(const yf::findings::Finding& finding);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -58,9 +59,20 @@ private:
 
     void rebuild(const Sight& sight);
     void renew(const Sight& sight);
+    void tellCounts(const std::vector<Group>& groups);
+    void placeCards(const std::vector<Group>& groups, const Sight& sight);
+    void placeFoot(const std::vector<const job::Dismissal*>& aside,
+                   bool nothingFound,
+                   const Sight& sight);
+    [[nodiscard]] std::vector<Group> groupsOf(const Sight& sight) const;
+    [[nodiscard]] QString keyOf(const Group& group, const Sight& sight) const;
     QWidget* card(const Group& group, const Sight& sight);
     void addEntry(QVBoxLayout* column, std::size_t index, const Sight& sight);
     QWidget* why(const Group& group, const Sight& sight);
+
+    /// The finding of the newest evaluation that an older one has become; null: it is gone.
+    [[nodiscard]] const findings::Finding* newest(const findings::Finding& finding) const;
+    [[nodiscard]] std::optional<edit::Edit> remedyFor(const findings::Finding& finding) const;
     QWidget* asideCard(const job::Dismissal& dismissal, const Sight& sight);
     QWidget* notCheckedList(const Sight& sight);
     void toggle(std::set<std::string>& open, const std::string& key);
@@ -74,22 +86,32 @@ private:
     std::shared_ptr<const Evaluated> built_; ///< what the cards speak of; their indices are its
     std::string cabinet_;
     QTimer rest_;
-    std::set<std::string> unfolded_;  ///< rules whose reason is open
-    std::set<std::string> asideOpen_; ///< rules being set aside
-    std::set<std::string> lists_;     ///< "aside", "unchecked"
-    std::map<QObject*, job::Edit> remedies_;
+    std::set<std::string> unfolded_;                 ///< rules whose reason is open
+    std::set<std::string> asideOpen_;                ///< rules being set aside
+    std::set<std::string> lists_;                    ///< "aside", "unchecked"
+    std::map<QObject*, findings::Finding> remedies_; ///< what their buttons would mend
+
+    /// A card that stands, and everything of it that is not a figure.
+    struct Standing {
+        QString key;
+        QWidget* card{};
+    };
+
+    std::map<std::size_t, Standing> standing_; ///< by rule
 
     /// A line whose text comes from a finding: its figure changes with every notch of a wheel,
     /// its card does not.
     struct Told {
-        ElidedLabel* label{};
-        std::size_t finding{}; ///< index among the judgement's findings
-        std::string fact;      ///< this fact of an unfolded card instead of the figure
+        QPointer<ElidedLabel> label; ///< null once its card is gone
+        findings::Finding finding;
+        std::string fact; ///< this fact of an unfolded card instead of the figure
     };
 
     std::vector<Told> told_;
     QLabel* counts_{};
     QScrollArea* scroll_{};
+    QVBoxLayout* cards_{};
+    QWidget* foot_{};
 };
 
 } // namespace yf::app

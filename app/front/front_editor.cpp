@@ -3,7 +3,7 @@
 
 #include "app/theme/theme.h"
 #include "app/widgets/words.h"
-#include "core/job/front_edit.h"
+#include "core/edit/front.h"
 
 #include <QComboBox>
 #include <QFormLayout>
@@ -148,16 +148,16 @@ void FrontEditor::build() {
     }
     connect(addDriver_, &QPushButton::clicked, this, [this] {
         constexpr double usual = 0.1; // m
-        change(job::addDriver(
+        change(edit::addDriver(
             cabinet_,
             {.name = tr("New driver").toStdString(), .band = job::Band::mid, .diameter = usual}));
     });
     connect(removeDriver_, &QPushButton::clicked, this, [this] {
-        change(job::removeDriver(cabinet_, driver_));
+        change(edit::removeDriver(cabinet_, driver_));
     });
-    connect(addTwin_, &QPushButton::clicked, this, [this] { change(job::addTwin(cabinet_)); });
+    connect(addTwin_, &QPushButton::clicked, this, [this] { change(edit::addTwin(cabinet_)); });
     connect(removeCabinet_, &QPushButton::clicked, this, [this] {
-        change(job::removeCabinet(cabinet_));
+        change(edit::removeCabinet(cabinet_));
     });
 }
 
@@ -204,7 +204,7 @@ void FrontEditor::display(const Sight& sight) {
     showing_ = false;
 }
 
-void FrontEditor::change(const job::Edit& edit) {
+void FrontEditor::change(const edit::Edit& edit) {
     if (!showing_) {
         Q_EMIT edited(edit);
         Q_EMIT gestureEnded();
@@ -217,12 +217,12 @@ void FrontEditor::changeOutline() {
         return;
     }
     cabinetName_->setModified(false);
-    change(job::changeOutline(cabinet_,
-                              {cabinetName_->text().toStdString(),
-                               width_->value(),
-                               height_->value(),
-                               depth_->optionalValue(),
-                               cabinetNominal_->optionalValue()}));
+    change(edit::changeOutline(cabinet_,
+                               {cabinetName_->text().toStdString(),
+                                width_->value(),
+                                height_->value(),
+                                depth_->optionalValue(),
+                                cabinetNominal_->optionalValue()}));
 }
 
 void FrontEditor::changeDriver() {
@@ -231,16 +231,16 @@ void FrontEditor::changeDriver() {
         return;
     }
     driverName_->setModified(false);
-    change(job::changeDriver(driver_,
-                             {driverName_->text().toStdString(),
-                              static_cast<job::Band>(band_->currentIndex()),
-                              static_cast<job::Condition>(condition_->currentIndex()),
-                              diameter_->value(),
-                              driverNominal_->optionalValue()}));
+    change(edit::changeDriver(driver_,
+                              {driverName_->text().toStdString(),
+                               static_cast<job::Band>(band_->currentIndex()),
+                               static_cast<job::Condition>(condition_->currentIndex()),
+                               diameter_->value(),
+                               driverNominal_->optionalValue()}));
 }
 
 void FrontEditor::movedByTyping() {
-    change(job::moveDriver(cabinet_, {driver_, x_->value(), y_->value()}, {}));
+    change(edit::moveDriver(cabinet_, {driver_, x_->value(), y_->value()}, {}));
 }
 
 } // namespace yf::app

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
+#include "app/stage/stage.h"
 #include "app/widgets/quantity_field.h"
 
 #include <QWidget>
@@ -24,14 +24,14 @@ public:
     void display(const Sight& sight);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void gestureEnded();
     void finished();
 
 private:
     QuantityField* length(const quantity::Quantity& quantity, const QString& name);
     void build();
-    void change(const job::Edit& edit);
+    void change(const edit::Edit& edit);
     void changeOutline();
     void changeDriver();
     void movedByTyping();

@@ -4,7 +4,7 @@
 #include "app/theme/theme.h"
 #include "app/widgets/dropped_files.h"
 #include "app/widgets/words.h"
-#include "core/job/front_edit.h"
+#include "core/edit/front.h"
 
 #include <QDragEnterEvent>
 #include <QKeyEvent>
@@ -308,7 +308,7 @@ void FrontView::follow(const QPointF& point) {
         return;
     }
     // Edges move in pairs, since places count from the middle.
-    job::Outline outline = job::outlineOf(cabinet_);
+    edit::Outline outline = edit::outlineOf(cabinet_);
     constexpr double least = 0.04; // m
     double high = 0.0;
     double wide = 0.0;
@@ -324,7 +324,7 @@ void FrontView::follow(const QPointF& point) {
     } else {
         outline.height = onGrid(std::max({2.0 * half, 2.0 * high + millimetre, least}));
     }
-    Q_EMIT edited(job::changeOutline(cabinet_.id, outline, "outline:" + cabinet_.id));
+    Q_EMIT edited(edit::changeOutline(cabinet_.id, outline, "outline:" + cabinet_.id));
 }
 
 void FrontView::moveTo(const std::string& driver, double x, double y) {
@@ -337,10 +337,10 @@ void FrontView::moveTo(const std::string& driver, double x, double y) {
         job::Mount to = *mount;
         to.x = onGrid(x);
         to.y = onGrid(y);
-        Q_EMIT edited(job::shiftDriver(cabinet_.id, to, key));
+        Q_EMIT edited(edit::shiftDriver(cabinet_.id, to, key));
         return;
     }
-    Q_EMIT edited(job::moveDriver(cabinet_.id, {driver, onGrid(x), onGrid(y)}, key));
+    Q_EMIT edited(edit::moveDriver(cabinet_.id, {driver, onGrid(x), onGrid(y)}, key));
 }
 
 void FrontView::nudge(double dx, double dy) {

@@ -3,7 +3,7 @@
 
 #include "app/front/front_picture.h"
 #include "app/plots/band_strip.h"
-#include "core/job/edit.h"
+#include "core/edit/parts.h"
 
 #include <QWidget>
 
@@ -47,7 +47,7 @@ public:
 Q_SIGNALS:
     void chosen(const QString& driver);
     void tablesGiven(const QString& driver, const QStringList& files);
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void gestureEnded();
 
 protected:

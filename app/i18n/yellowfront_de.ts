@@ -8615,7 +8615,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
-    <name>yf::app::NetworkStage</name>
+    <name>yf::app::CrossoverStage</name>
     <message>
         <source>Response</source>
         <translation>Frequenzgang</translation>

@@ -5,6 +5,7 @@
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
+#include "core/measure/decode.h"
 #include "core/text/sentence.h"
 
 #include <QCheckBox>
@@ -33,7 +34,7 @@ constexpr int previewHeight = 150;
 
 namespace q = yf::quantity;
 
-QString roleWords(measure::ColumnRole role, const job::ImportedTake* imported) {
+QString roleWords(measure::ColumnRole role, const take::ImportedTake* imported) {
     switch (role) {
     case measure::ColumnRole::frequency:
         return ImportSheet::tr("frequency");
@@ -63,7 +64,7 @@ QWidget* named(const QString& text, QWidget* control, QWidget* parent) {
 }
 
 /// Where a file's microphone stood, for the list.
-QString placeWords(const job::ImportOrder& order) {
+QString placeWords(const take::ImportOrder& order) {
     if (order.place == job::MicPlace::nearCone) {
         return ImportSheet::tr("near the cone");
     }
@@ -82,7 +83,7 @@ QString placeWords(const job::ImportOrder& order) {
 }
 
 /// Samples around the arrival as shares of the peak, as many as a picture can show.
-Trace impulseTrace(const job::ImpulseFound& found) {
+Trace impulseTrace(const take::ImpulseFound& found) {
     Trace trace{.id = QStringLiteral("impulse"),
                 .label = ImportSheet::tr("impulse"),
                 .stroke = theme().sum};
@@ -312,7 +313,7 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
             entry.unreadable = Error{name, file.errorString().toStdString(), ""};
         }
         entry.driver =
-            driver.isEmpty() ? job::likelyDriver(job_, sight.cabinet, name) : driver.toStdString();
+            driver.isEmpty() ? take::likelyDriver(job_, sight.cabinet, name) : driver.toStdString();
         if (entry.driver.empty()) {
             entry.driver = sight.driver;
         }
@@ -335,7 +336,7 @@ void ImportSheet::readAngles() {
     for (const Entry& entry : entries_) {
         names.push_back(entry.order.file.name);
     }
-    const auto files = job::likelyAngles(names);
+    const auto files = take::likelyAngles(names);
     for (std::size_t i = 0; i < files.size(); ++i) {
         Entry& entry = entries_[i];
         entry.order.plane = files[i].plane.value_or(measure::Plane::horizontal);
@@ -376,7 +377,7 @@ void ImportSheet::read(Entry& entry) {
         entry.problem = words(text::sentence(*entry.unreadable));
         return;
     }
-    auto imported = job::importTake(entry.order);
+    auto imported = take::importTake(entry.order);
     if (imported) {
         entry.imported = std::move(*imported);
     } else {
@@ -421,7 +422,7 @@ void ImportSheet::show(int index) {
     }
     showing_ = true;
     const Entry& entry = entries_[static_cast<std::size_t>(index)];
-    const job::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
+    const take::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
     const bool sound = imported != nullptr && imported->impulse.has_value();
     driver_->setCurrentIndex(driver_->findData(words(entry.driver)));
     const bool response = imported != nullptr && imported->take.kind == job::TakeKind::response;
@@ -462,7 +463,7 @@ void ImportSheet::show(int index) {
 }
 
 void ImportSheet::showPreview(const Entry& entry) {
-    const job::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
+    const take::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
     const bool sound = imported != nullptr && imported->impulse.has_value();
     const bool impedance = imported != nullptr && imported->take.kind == job::TakeKind::impedance;
     measure::ImportRequest request = entry.order.table;
@@ -514,7 +515,7 @@ void ImportSheet::showPreview(const Entry& entry) {
     }
     (impedance ? impedance_ : level_)->display(picture);
     if (sound) {
-        const job::ImpulseFound& found = *imported->impulse;
+        const take::ImpulseFound& found = *imported->impulse;
         Picture time;
         time.traces = {impulseTrace(found)};
         time.scale = sealedScale(job_, PlotKind::impulse);

@@ -2,8 +2,8 @@
 #pragma once
 
 #include "app/plots/plot.h"
-#include "app/stage.h"
-#include "core/job/import_take.h"
+#include "app/stage/stage.h"
+#include "core/take/import.h"
 
 #include <QWidget>
 
@@ -40,10 +40,10 @@ Q_SIGNALS:
 
 private:
     struct Entry {
-        job::ImportOrder order;
+        take::ImportOrder order;
         std::string driver;
         std::optional<Error> unreadable; ///< the file itself
-        std::optional<job::ImportedTake> imported;
+        std::optional<take::ImportedTake> imported;
         QString problem;
         bool nameless{};      ///< its name tells no angle where others do
         QString angleProblem; ///< in a polar set

@@ -10,7 +10,11 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
-#include "core/job/bench.h"
+#include "core/edit/bench.h"
+#include "core/evaluation/arrangements.h"
+#include "core/evaluation/bench.h"
+#include "core/evaluation/trace.h"
+#include "core/job/lookup.h"
 #include "core/text/number.h"
 
 #include <QDateTime>
@@ -32,7 +36,7 @@ QString ohms(double value) {
     return figures(text::printEngineering(value, "Ω"));
 }
 
-QString said(const job::Arrangement& a) {
+QString said(const edit::Arrangement& a) {
     if (a.units() == 1) {
         return IntakeStage::tr("one");
     }
@@ -92,27 +96,27 @@ IntakeStage::IntakeStage(QWidget* parent) : Stage(parent) {
     photo_ = new PhotoView(this);
 
     connect(protectors_, &ProtectorList::changed, this, [this](const job::Protector& p) {
-        apply(job::putProtector(sight_.cabinet, p));
+        apply(edit::putProtector(sight_.cabinet, p));
     });
     connect(protectors_, &ItemList::added, this, [this] {
-        apply(job::putProtector(sight_.cabinet, {}));
+        apply(edit::putProtector(sight_.cabinet, {}));
     });
     connect(protectors_, &ItemList::removeWanted, this, [this](const QString& id) {
-        apply(job::removeProtector(sight_.cabinet, id.toStdString()));
+        apply(edit::removeProtector(sight_.cabinet, id.toStdString()));
     });
     connect(protectors_, &ItemList::noneFitted, this, [this](bool none) {
-        apply(job::setNoProtectors(sight_.cabinet, none));
+        apply(edit::setNoProtectors(sight_.cabinet, none));
     });
     connect(oldParts_, &OldPartList::changed, this, [this](const job::OldPart& p) {
-        apply(job::putOldPart(sight_.cabinet, p));
+        apply(edit::putOldPart(sight_.cabinet, p));
     });
     connect(
-        oldParts_, &ItemList::added, this, [this] { apply(job::putOldPart(sight_.cabinet, {})); });
+        oldParts_, &ItemList::added, this, [this] { apply(edit::putOldPart(sight_.cabinet, {})); });
     connect(oldParts_, &ItemList::removeWanted, this, [this](const QString& id) {
-        apply(job::removeOldPart(sight_.cabinet, id.toStdString()));
+        apply(edit::removeOldPart(sight_.cabinet, id.toStdString()));
     });
     connect(oldParts_, &ItemList::noneFitted, this, [this](bool none) {
-        apply(job::setNoControls(sight_.cabinet, none));
+        apply(edit::setNoControls(sight_.cabinet, none));
     });
     connect(photos_, &PhotoStrip::addWanted, this, &Stage::picturesWanted);
     connect(photos_, &PhotoStrip::opened, this, [this](const QString& id) {
@@ -123,10 +127,10 @@ IntakeStage::IntakeStage(QWidget* parent) : Stage(parent) {
         }
     });
     connect(photo_, &PhotoView::captioned, this, [this](const QString& id, const QString& note) {
-        apply(job::captionPhoto(id.toStdString(), note.toStdString()));
+        apply(edit::captionPhoto(id.toStdString(), note.toStdString()));
     });
     connect(photo_, &PhotoView::removeWanted, this, [this](const QString& id) {
-        apply(job::removePhoto(id.toStdString()));
+        apply(edit::removePhoto(id.toStdString()));
     });
 }
 
@@ -142,7 +146,7 @@ QWidget* IntakeStage::buildWords() {
     connect(complaint_, &QPlainTextEdit::textChanged, this, [this] {
         const std::string text = complaint_->toPlainText().toStdString();
         if (complaint_->hasFocus()) {
-            Q_EMIT edited(job::changeComplaint(text, "complaint"));
+            Q_EMIT edited(edit::changeComplaint(text, "complaint"));
         }
     });
     complaint_->installEventFilter(this);
@@ -162,7 +166,7 @@ QWidget* IntakeStage::buildWords() {
         chip->setCheckable(true);
         chip->setProperty("chip", true);
         connect(chip, &QToolButton::clicked, this, [this, i] {
-            apply(job::changeAim(static_cast<job::Aim>(i)));
+            apply(edit::changeAim(static_cast<job::Aim>(i)));
         });
         flow->addWidget(chip);
         aims_.push_back(chip);
@@ -189,7 +193,7 @@ QWidget* IntakeStage::buildWay() {
     connect(printed_, &QLineEdit::editingFinished, this, [this] {
         if (printed_->isModified()) {
             printed_->setModified(false);
-            apply(job::changePrinted(sight_.driver, printed_->text().trimmed().toStdString()));
+            apply(edit::changePrinted(sight_.driver, printed_->text().trimmed().toStdString()));
         }
     });
     auto* holder = new QWidget(part);
@@ -205,7 +209,7 @@ QWidget* IntakeStage::buildWay() {
         chip->installEventFilter(this);
         connect(chip, &QToolButton::clicked, this, [this, i] {
             Q_EMIT previewEnded();
-            apply(job::arrange(
+            apply(edit::arrange(
                 sight_.cabinet, sight_.driver, choices_[static_cast<std::size_t>(i)].arrangement));
         });
         flow->addWidget(chip);
@@ -244,7 +248,7 @@ QWidget* IntakeStage::buildTrace() {
     return part;
 }
 
-void IntakeStage::apply(const job::Edit& edit) {
+void IntakeStage::apply(const edit::Edit& edit) {
     Q_EMIT edited(edit);
     Q_EMIT gestureEnded();
 }
@@ -320,18 +324,18 @@ void IntakeStage::showWay() {
         if (printed_->isModified() && !shownDriver_.empty()) {
             // Written and not finished when another driver was chosen: it belongs to the first.
             printed_->setModified(false);
-            apply(job::changePrinted(shownDriver_, printed_->text().trimmed().toStdString()));
+            apply(edit::changePrinted(shownDriver_, printed_->text().trimmed().toStdString()));
         }
         shownDriver_ = driver->id;
         printed_->setText(words(driver->printed));
     } else if (!printed_->hasFocus() && printed_->text() != words(driver->printed)) {
         printed_->setText(words(driver->printed));
     }
-    choices_ = job::arrangements(job, sight_.driver);
-    const job::Arrangement now = job::arrangementOf(*cabinet, sight_.driver);
+    choices_ = evaluation::arrangements(job, sight_.driver);
+    const edit::Arrangement now = edit::arrangementOf(*cabinet, sight_.driver);
     const bool follows = !driver->alike.empty();
     for (int i = 0; i < arrangements_.size(); ++i) {
-        const job::ArrangementChoice& choice = choices_[static_cast<std::size_t>(i)];
+        const evaluation::ArrangementChoice& choice = choices_[static_cast<std::size_t>(i)];
         QString text = said(choice.arrangement);
         if (const auto load = choice.nominal ? choice.nominal : choice.least) {
             text += QStringLiteral(" · ") + ohms(*load);
@@ -350,13 +354,14 @@ void IntakeStage::showWay() {
         tint(warning_, theme().quietInk);
         return;
     }
-    const auto chosen = std::ranges::find(choices_, now, &job::ArrangementChoice::arrangement);
+    const auto chosen =
+        std::ranges::find(choices_, now, &evaluation::ArrangementChoice::arrangement);
     if (chosen != choices_.end()) {
         warn(*chosen);
     }
 }
 
-void IntakeStage::warn(const job::ArrangementChoice& choice) {
+void IntakeStage::warn(const evaluation::ArrangementChoice& choice) {
     QString text;
     const QString load =
         choice.least ? tr("least %1 at %2")
@@ -371,7 +376,7 @@ void IntakeStage::warn(const job::ArrangementChoice& choice) {
             QStringLiteral("▲ ") +
             tr("%1: %2. Too low for most amplifiers, which are rated down to %3; wire in series, "
                "or make sure of the amplifier first.")
-                .arg(said(choice.arrangement), load, ohms(job::amplifierLeast));
+                .arg(said(choice.arrangement), load, ohms(evaluation::amplifierLeast));
     }
     warning_->setText(text);
     tint(warning_, choice.safe ? theme().quietInk : theme().mind);
@@ -379,7 +384,7 @@ void IntakeStage::warn(const job::ArrangementChoice& choice) {
 
 void IntakeStage::showTrace() {
     const bench::Trace trace =
-        job::traceOf(sight_.present->job, sight_.present->evaluation, sight_.cabinet);
+        evaluation::traceOf(sight_.present->job, sight_.present->evaluation, sight_.cabinet);
     trace_->display(trace);
     QStringList left;
     QStringList here;
@@ -433,8 +438,8 @@ void IntakeStage::showTrace() {
     }
     question_->setText(QStringLiteral("%1: %2").arg(
         spoken(bench::checkInWords(next)), spoken(bench::stepsInWords(next)).replace(u'\n', u' ')));
-    const auto table = bench::tableInForce();
-    const auto known = table->check(next);
+    const bench::EvidenceTable& table = *sight_.present->evaluation.table;
+    const auto known = table.check(next);
     if (!known) {
         return; // somebody's own table does without this check
     }
@@ -452,7 +457,7 @@ void IntakeStage::showTrace() {
         });
         return;
     }
-    for (const bench::Outcome& outcome : table->checks[*known].outcomes) {
+    for (const bench::Outcome& outcome : table.checks[*known].outcomes) {
         QString text = spoken(bench::outcomeInWords(next, outcome.key));
         text[0] = text[0].toUpper();
         answer(
@@ -463,7 +468,7 @@ void IntakeStage::showTrace() {
                 reading.cabinet = sight_.cabinet;
                 reading.driver = job::isAboutCabinet(next) ? std::string{} : sight_.driver;
                 reading.at = QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
-                apply(job::addReading(reading));
+                apply(edit::addReading(reading));
             });
     }
 }

@@ -1,8 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/intake_edit.h"
+#include "app/stage/stage.h"
+#include "core/edit/intake.h"
+#include "core/evaluation/arrangements.h"
 
 class QLabel;
 class QLineEdit;
@@ -48,10 +49,10 @@ private:
     QWidget* buildWords();
     QWidget* buildWay();
     QWidget* buildTrace();
-    void apply(const job::Edit& edit);
+    void apply(const edit::Edit& edit);
     void showWay();
     void showTrace();
-    void warn(const job::ArrangementChoice& choice);
+    void warn(const evaluation::ArrangementChoice& choice);
 
     Sight sight_;
     QPlainTextEdit* complaint_{};
@@ -60,7 +61,7 @@ private:
     QLineEdit* printed_{};
     std::string shownDriver_; ///< whose print stands in the field
     QVector<QToolButton*> arrangements_;
-    std::vector<job::ArrangementChoice> choices_;
+    std::vector<evaluation::ArrangementChoice> choices_;
     QLabel* warning_{};
     TracePicture* trace_{};
     QLabel* traceSaid_{};

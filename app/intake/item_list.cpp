@@ -3,7 +3,7 @@
 
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
-#include "core/job/intake_edit.h"
+#include "core/edit/intake.h"
 
 #include <QCheckBox>
 #include <QComboBox>

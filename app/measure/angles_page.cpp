@@ -139,7 +139,7 @@ void AnglesPage::again() {
     const job::Job& job = sight_.shown().job;
     const auto fill = static_cast<measure::Fill>(fill_->currentIndex());
     const auto setOf = [&](bool whole) {
-        return job::polarSetOf(job, sight_.cabinet, whole ? std::string() : sight_.driver, fill);
+        return take::polarSetOf(job, sight_.cabinet, whole ? std::string() : sight_.driver, fill);
     };
     auto set = setOf(subject_->currentIndex() == 1);
     if (!set && !chosen_) {
@@ -174,7 +174,7 @@ void AnglesPage::again() {
     showSummary(*summary, set->simulated);
 }
 
-void AnglesPage::showCurves(const job::PolarSet& set, measure::Plane plane) {
+void AnglesPage::showCurves(const take::PolarSet& set, measure::Plane plane) {
     std::vector<const measure::PolarCurve*> curves;
     const measure::PolarCurve* axis = nullptr;
     double widest = 0.0;

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/polar_take.h"
+#include "app/stage/stage.h"
+#include "core/take/polar.h"
 
 class QComboBox;
 class QLabel;
@@ -29,7 +29,7 @@ Q_SIGNALS:
 
 private:
     void again();
-    void showCurves(const job::PolarSet& set, measure::Plane plane);
+    void showCurves(const take::PolarSet& set, measure::Plane plane);
     void showSummary(const measure::PolarSummary& summary, bool simulated);
 
     Sight sight_;

@@ -9,6 +9,7 @@
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
 #include "core/measure/calibration.h"
+#include "core/measure/decode.h"
 #include "core/measure/import.h"
 #include "core/quantity/level.h"
 #include "core/text/number.h"
@@ -111,11 +112,11 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
         return b;
     };
     const auto forget =
-        [this](const QString& name, const QString& accessible, void (*change)(job::Calibration&)) {
+        [this](const QString& name, const QString& accessible, void (*change)(take::Calibration&)) {
             QPushButton* b = button(tr("Forget"), name);
             b->setAccessibleName(accessible);
             connect(b, &QPushButton::clicked, this, [this, change] {
-                job::Calibration changed = calibration_;
+                take::Calibration changed = calibration_;
                 change(changed);
                 keep(std::move(changed));
             });
@@ -128,7 +129,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
         {open,
          forget(QStringLiteral("calibration_forget_microphone"),
                 tr("Forget the microphone"),
-                [](job::Calibration& c) {
+                [](take::Calibration& c) {
                     c.microphoneName.clear();
                     c.microphoneTable.clear();
                 })});
@@ -140,7 +141,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
               Kind::linearity),
          forget(QStringLiteral("calibration_forget_card"),
                 tr("Forget the sound card"),
-                [](job::Calibration& c) {
+                [](take::Calibration& c) {
                     c.cardChannels.clear();
                     c.cardLoop.clear();
                 })});
@@ -154,7 +155,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
          leads_,
          forget(QStringLiteral("calibration_forget_jig"),
                 tr("Forget the jig"),
-                [](job::Calibration& c) { c.jig.reset(); })});
+                [](take::Calibration& c) { c.jig.reset(); })});
     row(tr("Level"),
         level_,
         {step(tr("Calibrator sits on, of"),
@@ -166,7 +167,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
          volts_,
          forget(QStringLiteral("calibration_forget_level"),
                 tr("Forget the level"),
-                [](job::Calibration& c) {
+                [](take::Calibration& c) {
                     c.fullScalePressure.reset();
                     c.fullScaleVoltage.reset();
                 })});
@@ -175,7 +176,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
     plot_->setMinimumHeight(leastPlot);
     column->addWidget(plot_, 1);
     connect(leads_, &QuantityField::valueChanged, this, [this](double ohms) {
-        job::Calibration changed = calibration_;
+        take::Calibration changed = calibration_;
         changed.lead = ohms;
         keep(std::move(changed));
     });
@@ -187,7 +188,7 @@ CalibrationPanel::CalibrationPanel(QWidget* parent) : QWidget(parent) {
             tell(tr("Play the tone first, and read the meter meanwhile."));
             return;
         }
-        auto found = job::withVoltage(calibration_, *tone_, amplitude_, volts_->value());
+        auto found = take::withVoltage(calibration_, *tone_, amplitude_, volts_->value());
         if (!found) {
             tell(spoken(text::sentence(found.error())));
             return;
@@ -209,7 +210,7 @@ void CalibrationPanel::setDevice(const QString& id) {
     told_->clear();
     calibration_ = {};
     if (const QString kept = equipment::calibration(id); !kept.isEmpty()) {
-        if (auto read = job::readCalibration(kept.toStdString())) {
+        if (auto read = take::readCalibration(kept.toStdString())) {
             calibration_ = std::move(*read);
         } else {
             tell(tr("What was kept for this device can't be read: %1")
@@ -227,7 +228,7 @@ void CalibrationPanel::setBusy(bool busy) {
     }
 }
 
-void CalibrationPanel::take(const job::Calibration& found,
+void CalibrationPanel::take(const take::Calibration& found,
                             std::shared_ptr<const signal::Recording> tone,
                             double amplitude) {
     if (tone) {
@@ -259,7 +260,7 @@ void CalibrationPanel::readMicrophone(const QString& path) {
     }
     const std::string text =
         file.read(static_cast<qint64>(measure::largestTable) + 1).toStdString();
-    auto found = job::withMicrophone(calibration_, name.toStdString(), text);
+    auto found = take::withMicrophone(calibration_, name.toStdString(), text);
     if (!found) {
         tell(QStringLiteral("■ ") + spoken(text::sentence(found.error())));
         return;
@@ -272,14 +273,15 @@ void CalibrationPanel::readMicrophone(const QString& path) {
              : tr("✓ Taken."));
 }
 
-void CalibrationPanel::keep(job::Calibration calibration) {
+void CalibrationPanel::keep(take::Calibration calibration) {
     calibration_ = std::move(calibration);
-    equipment::setCalibration(device_, QString::fromStdString(job::writeCalibration(calibration_)));
+    equipment::setCalibration(device_,
+                              QString::fromStdString(take::writeCalibration(calibration_)));
     display();
 }
 
 void CalibrationPanel::display() {
-    const job::Calibration& c = calibration_;
+    const take::Calibration& c = calibration_;
     microphone_->setText(c.microphoneTable.empty()
                              ? tr("None: the microphone is taken for flat.")
                              : tr("%1 is taken off.").arg(words(c.microphoneName)));

@@ -24,11 +24,11 @@ public:
     /// Whose calibration is shown. `sense`: Ω, of the jig.
     void setDevice(const QString& id);
 
-    [[nodiscard]] const job::Calibration& calibration() const { return calibration_; }
+    [[nodiscard]] const take::Calibration& calibration() const { return calibration_; }
 
     void setBusy(bool busy);
     /// What a step found; of a tone its recording and amplitude, still to be told in volts.
-    void take(const job::Calibration& found,
+    void take(const take::Calibration& found,
               std::shared_ptr<const signal::Recording> tone,
               double amplitude);
     void tell(const QString& problem);
@@ -43,11 +43,11 @@ Q_SIGNALS:
 
 private:
     QPushButton* button(const QString& text, const QString& name);
-    void keep(job::Calibration calibration);
+    void keep(take::Calibration calibration);
     void display();
 
     QString device_;
-    job::Calibration calibration_;
+    take::Calibration calibration_;
     std::shared_ptr<const signal::Recording> tone_;
     double amplitude_{};
     QLabel* microphone_{};

@@ -8,9 +8,11 @@
 #include "core/curve/interpolate.h"
 #include "core/curve/minimum_phase.h"
 #include "core/curve/smooth.h"
+#include "core/edit/measurement.h"
 #include "core/measure/compare.h"
 #include "core/signal/delay.h"
 #include "core/signal/group_delay.h"
+#include "core/take/minimum_phase.h"
 
 #include <QComboBox>
 #include <QGridLayout>
@@ -134,7 +136,9 @@ CurvesPage::CurvesPage(QWidget* parent) : QWidget(parent) {
         button->setToolTip(tr("Computes the phase from the levels: right for a single driver but "
                               "for its flight time. Joins as a new take; can be undone."));
         connect(button, &QPushButton::clicked, this, [this, kind] {
-            Q_EMIT edited(job::useMinimumPhase(driver_, kind));
+            Q_EMIT editWanted([driver = driver_, kind](const Evaluated& present) {
+                return take::useMinimumPhase(present.job, driver, kind);
+            });
         });
         return button;
     };

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/plots/trace.h"
-#include "app/stage.h"
+#include "app/stage/stage.h"
 
 #include <array>
 
@@ -30,7 +30,8 @@ public:
     [[nodiscard]] Plot* response() const { return plots_.front(); }
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
+    void editWanted(const yf::app::EditMaker& make);
 
 private:
     void showTake(const job::Take* take, job::TakeKind kind);

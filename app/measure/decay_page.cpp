@@ -55,7 +55,7 @@ void DecayPage::display(const Sight& sight, const job::Take* take) {
 }
 
 void DecayPage::again() {
-    std::shared_ptr<const job::MadeTake> made;
+    std::shared_ptr<const take::MadeTake> made;
     if (take_ != nullptr && take_->recording) {
         if (const auto works = works_->of(*take_)) {
             made = works->made;

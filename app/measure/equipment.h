@@ -6,7 +6,7 @@
 /// What is known of somebody's sound devices: it belongs to them, not to a job.
 namespace yf::app::equipment {
 
-/// Calibration of a device, as job::writeCalibration writes it; empty: none.
+/// Calibration of a device, as take::writeCalibration writes it; empty: none.
 [[nodiscard]] QString calibration(const QString& device);
 void setCalibration(const QString& device, const QString& text);
 

@@ -32,7 +32,7 @@ GateView::GateView(QWidget* parent) : QWidget(parent) {
     setAccessibleName(tr("Response over time, with the gate"));
 }
 
-void GateView::display(std::shared_ptr<const job::MadeTake> made,
+void GateView::display(std::shared_ptr<const take::MadeTake> made,
                        std::optional<signal::Gate> proposed) {
     const bool other = made != made_;
     made_ = std::move(made);

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/make_take.h"
+#include "core/take/make.h"
 
 #include <QWidget>
 
@@ -20,7 +20,7 @@ public:
     explicit GateView(QWidget* parent = nullptr);
 
     /// `proposed`: the gate that would end before the first reflection.
-    void display(std::shared_ptr<const job::MadeTake> made, std::optional<signal::Gate> proposed);
+    void display(std::shared_ptr<const take::MadeTake> made, std::optional<signal::Gate> proposed);
     void setShown(TimeShown shown);
 
     [[nodiscard]] const signal::Gate& gate() const { return gate_; }
@@ -48,7 +48,7 @@ private:
     void move(Handle handle, double t);
     void describe();
 
-    std::shared_ptr<const job::MadeTake> made_;
+    std::shared_ptr<const take::MadeTake> made_;
     std::optional<signal::Gate> proposed_;
     signal::Gate gate_;
     TimeShown shown_{};

@@ -8,8 +8,9 @@
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
 #include "core/driver/resonance.h"
-#include "core/job/hand_take.h"
-#include "core/job/make_take.h"
+#include "core/edit/measurement.h"
+#include "core/take/make.h"
+#include "core/take/manual.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
 
@@ -150,7 +151,7 @@ HandPage::HandPage(QWidget* parent) : QWidget(parent) {
         if (found_ && !sight_.driver.empty()) {
             const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
             Q_EMIT edited(
-                job::addRecordedTake(job::handTake(sight_.driver, request(), *found_, today)));
+                edit::addRecordedTake(take::handTake(sight_.driver, request(), *found_, today)));
         }
     });
 }

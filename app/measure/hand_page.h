@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
+#include "app/stage/stage.h"
 #include "core/driver/multimeter.h"
 
 class QLabel;
@@ -24,7 +24,7 @@ public:
     void display(const Sight& sight);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 private:
     struct Reading {

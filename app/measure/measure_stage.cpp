@@ -17,6 +17,7 @@
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
+#include "core/edit/measurement.h"
 #include "core/text/sentence.h"
 
 #include <QDragEnterEvent>
@@ -116,22 +117,23 @@ MeasureStage::MeasureStage(QWidget* parent) : Stage(parent) {
             &TakeList::described,
             this,
             [this](const QString& take, const QString& note, const QString& condition) {
-                Q_EMIT edited(job::describeTake(
+                Q_EMIT edited(edit::describeTake(
                     take.toStdString(), note.toStdString(), condition.toStdString()));
             });
     connect(takes_, &TakeList::useWanted, this, [this](const QString& take) {
-        Q_EMIT edited(job::useTake(sight_.driver, take.toStdString()));
+        Q_EMIT edited(edit::useTake(sight_.driver, take.toStdString()));
     });
     connect(takes_, &TakeList::exportWanted, this, &MeasureStage::exportTake);
     connect(merge_, &MergePage::edited, this, &MeasureStage::edited);
     connect(hand_, &HandPage::edited, this, &MeasureStage::edited);
     connect(angles_, &AnglesPage::tablesWanted, this, &MeasureStage::tablesWanted);
     connect(curves_, &CurvesPage::edited, this, &MeasureStage::edited);
+    connect(curves_, &CurvesPage::editWanted, this, &MeasureStage::editWanted);
     connect(record_, &RecordPage::edited, this, &MeasureStage::edited);
     connect(record_, &RecordPage::fileWanted, this, &MeasureStage::fileWanted);
     connect(works_, &TakeWorks::made, this, &MeasureStage::showTakes);
     connect(works_, &TakeWorks::gated, this, [this](const job::Take& take) {
-        Q_EMIT edited(job::replaceTake(take));
+        Q_EMIT edited(edit::replaceTake(take));
     });
     showPage(curvesPage);
 }
@@ -196,19 +198,19 @@ void MeasureStage::showTakes() {
     }
 }
 
-void MeasureStage::exportTake(const QString& id, job::TakeFormat format) {
+void MeasureStage::exportTake(const QString& id, take::TakeFormat format) {
     const job::Job& job = sight_.shown().job;
     const job::Take* take = job::findTake(job, id.toStdString());
     if (take == nullptr) {
         return;
     }
-    const auto file = job::exportTake(*take, format);
+    const auto file = take::exportTake(*take, format);
     if (!file) {
         takes_->tell(QStringLiteral("■ ") + spoken(text::sentence(file.error())));
         return;
     }
     Q_EMIT fileOffered(tr("Save the take"),
-                       words(job::fileStem(job, *take) + "." + file->ending),
+                       words(take::fileStem(job, *take) + "." + file->ending),
                        QByteArray(file->bytes.data(), static_cast<qsizetype>(file->bytes.size())));
 }
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/export_take.h"
+#include "app/stage/stage.h"
+#include "core/take/export.h"
 
 class QLabel;
 class QPushButton;
@@ -55,7 +55,7 @@ protected:
 private:
     void showPage(int page);
     void showTakes();
-    void exportTake(const QString& id, job::TakeFormat format);
+    void exportTake(const QString& id, take::TakeFormat format);
 
     Sight sight_;
     TakeWorks* works_{};

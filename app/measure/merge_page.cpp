@@ -8,8 +8,10 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
-#include "core/job/make_take.h"
-#include "core/job/usable_band.h"
+#include "core/edit/measurement.h"
+#include "core/evaluation/usable_band.h"
+#include "core/job/lookup.h"
+#include "core/take/make.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
 
@@ -140,7 +142,7 @@ MergePage::MergePage(QWidget* parent) : QWidget(parent) {
     both->addWidget(plot_, 5);
     connect(keep_, &QPushButton::clicked, this, [this] {
         if (made_) {
-            Q_EMIT edited(job::addRecordedTake(made_->take));
+            Q_EMIT edited(edit::addRecordedTake(made_->take));
         }
     });
 }
@@ -181,7 +183,7 @@ void MergePage::display(const Sight& sight) {
     again();
 }
 
-job::MergeOrder MergePage::order(double guessedSd) const {
+take::MergeOrder MergePage::order(double guessedSd) const {
     const auto id = [](const QComboBox* box) {
         return box->currentData().toString().toStdString();
     };
@@ -215,11 +217,12 @@ void MergePage::again() {
     Picture picture{
         .empty = tr("take the response near the cone and at a distance, then join them here")};
     const job::Driver* driver = job::findDriver(job, sight_.driver);
-    const job::ConeArea guess = driver == nullptr ? job::ConeArea{} : job::coneArea(*driver);
+    const evaluation::ConeArea guess =
+        driver == nullptr ? evaluation::ConeArea{} : evaluation::coneArea(*driver);
     area_->setPlaceholderText(
         tr("about %1").arg(QLocale().toString(guess.Sd * 1e4, 'f', 0))); // cm²
     if (near_->count() > 0 && far_->count() > 0 && driver != nullptr) {
-        auto made = job::mergeTakes(job, order(guess.Sd));
+        auto made = take::mergeTakes(job, order(guess.Sd));
         if (made) {
             made_ = std::move(*made);
             told_->setText(wordsAbout(*made_, ported));
@@ -255,7 +258,7 @@ void MergePage::draw(Picture& picture, const job::Driver& driver) const {
     }
 }
 
-QString MergePage::wordsAbout(const job::MergedTake& made, bool ported) const {
+QString MergePage::wordsAbout(const take::MergedTake& made, bool ported) const {
     const measure::Merged& m = made.merged;
     QStringList said;
     if (!area_->optionalValue()) {

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
-#include "core/job/merge_take.h"
+#include "app/stage/stage.h"
+#include "core/take/merge.h"
 
 class QCheckBox;
 class QComboBox;
@@ -27,17 +27,17 @@ public:
     void display(const Sight& sight);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 private:
     void fill(QComboBox* box, job::MicPlace place);
     void again();
-    [[nodiscard]] job::MergeOrder order(double guessedSd) const;
+    [[nodiscard]] take::MergeOrder order(double guessedSd) const;
     void draw(Picture& picture, const job::Driver& driver) const;
-    [[nodiscard]] QString wordsAbout(const job::MergedTake& made, bool ported) const;
+    [[nodiscard]] QString wordsAbout(const take::MergedTake& made, bool ported) const;
 
     Sight sight_;
-    std::optional<job::MergedTake> made_;
+    std::optional<take::MergedTake> made_;
     bool filling_{};
     QComboBox* near_{};
     QComboBox* far_{};

@@ -10,8 +10,9 @@
 #include "app/widgets/words.h"
 #include "core/driver/complete.h"
 #include "core/driver/vas.h"
-#include "core/job/make_take.h"
-#include "core/job/usable_band.h"
+#include "core/evaluation/usable_band.h"
+#include "core/job/lookup.h"
+#include "core/take/make.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
 
@@ -485,7 +486,7 @@ void ParametersPage::showBand() {
     if (Sd_->optionalValue()) {
         here.sheet.Sd = Sd_->value();
     }
-    const auto found = job::usableBandOf(job, here, fit_->model.fs);
+    const auto found = evaluation::usableBandOf(job, here, fit_->model.fs);
     if (!found) {
         usable_->setText({});
         return;

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/measure/take_works.h"
-#include "app/stage.h"
+#include "app/stage/stage.h"
 
 class QComboBox;
 class QLabel;

@@ -11,6 +11,7 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
+#include "core/edit/measurement.h"
 #include "core/measure/gate.h"
 #include "core/quantity/level.h"
 #include "core/text/number.h"
@@ -337,7 +338,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(recorder_,
             &Recorder::finished,
             this,
-            [this, ended](const std::shared_ptr<const job::MadeTake>& made) {
+            [this, ended](const std::shared_ptr<const take::MadeTake>& made) {
                 ended();
                 made_ = made;
                 showVerdict();
@@ -351,7 +352,7 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
     connect(recorder_,
             &Recorder::calibrated,
             this,
-            [this, ended](const std::shared_ptr<const job::Calibration>& found,
+            [this, ended](const std::shared_ptr<const take::Calibration>& found,
                           const std::shared_ptr<const signal::Recording>& tone,
                           double amplitude) {
                 ended();
@@ -600,7 +601,7 @@ RecordOrder RecordPage::order() const {
                   .referenceInput = reference_->currentData().toInt(),
                   .pace = pace_,
                   .calibration = panel_->calibration()};
-    job::TakeOrder& take = o.take;
+    take::TakeOrder& take = o.take;
     const bool impedance = impedanceWanted();
     take.kind = impedance ? job::TakeKind::impedance : job::TakeKind::response;
     take.date = QDate::currentDate().toString(Qt::ISODate).toStdString();
@@ -859,12 +860,12 @@ void RecordPage::exchange() {
         return;
     }
     const job::Take& take = made_->take;
-    job::TakeOrder order{.kind = take.kind,
-                         .recorded = take.recorded,
-                         .recording = *take.recording,
-                         .date = take.date,
-                         .distance = take.distance,
-                         .drive = take.drive};
+    take::TakeOrder order{.kind = take.kind,
+                          .recorded = take.recorded,
+                          .recording = *take.recording,
+                          .date = take.date,
+                          .distance = take.distance,
+                          .drive = take.drive};
     std::swap(order.recording.measured, order.recording.reference);
     // The next sweep is to be read that way from the start.
     const int measured = microphone_->findData(reference_->currentData());
@@ -885,7 +886,7 @@ void RecordPage::keep(bool anyway) {
     take.recorded.keptAnyway = anyway;
     made_.reset();
     showVerdict();
-    Q_EMIT edited(job::addRecordedTake(std::move(take)));
+    Q_EMIT edited(edit::addRecordedTake(std::move(take)));
 }
 
 } // namespace yf::app

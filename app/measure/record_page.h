@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/measure/recorder.h"
-#include "app/stage.h"
+#include "app/stage/stage.h"
 #include "core/measure/safety.h"
 
 #include <QElapsedTimer>
@@ -46,7 +46,7 @@ public:
     void setPace(double pace) { pace_ = pace; }
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
     void recorded();
 
     /// A microphone's file is to be chosen.
@@ -94,7 +94,7 @@ private:
     bool asked_{}; ///< for the devices: only once the page is looked at
     Recorder* recorder_{};
     QVector<devices::SoundPort> ports_;
-    std::shared_ptr<const job::MadeTake> made_;
+    std::shared_ptr<const take::MadeTake> made_;
     double pace_{4.0};
     QElapsedTimer since_;
     QHash<QString, double> played_; ///< level of the last play on a device, dB

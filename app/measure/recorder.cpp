@@ -16,8 +16,8 @@ namespace {
 
 /// What the thread hands back.
 struct Outcome {
-    std::shared_ptr<const job::MadeTake> made;
-    std::shared_ptr<const job::Calibration> calibration;
+    std::shared_ptr<const take::MadeTake> made;
+    std::shared_ptr<const take::Calibration> calibration;
     std::shared_ptr<const signal::Recording> tone;
     std::optional<double> softPeak; ///< dB
     std::optional<double> gainStep; ///< dB
@@ -143,7 +143,7 @@ checkGain(devices::SoundDevice& device, const RecordOrder& order, devices::Sound
         }
         both.push_back(std::move((*played)->recording));
     }
-    const auto step = job::gainStep(both[0], both[1], order.take.recorded.sweep, softer);
+    const auto step = take::gainStep(both[0], both[1], order.take.recorded.sweep, softer);
     return step ? Outcome{.gainStep = *step} : told(step.error());
 }
 
@@ -175,28 +175,28 @@ calibrateNow(devices::SoundDevice& device, const RecordOrder& order, devices::So
         return {.cut = true}; // nothing is kept of it
     }
     if (step.kind == Kind::tone) {
-        return {.calibration = std::make_shared<const job::Calibration>(order.calibration),
+        return {.calibration = std::make_shared<const take::Calibration>(order.calibration),
                 .tone = std::make_shared<const signal::Recording>(recording)};
     }
-    auto found = step.kind == Kind::card ? job::withCard(order.calibration, recording, plan)
+    auto found = step.kind == Kind::card ? take::withCard(order.calibration, recording, plan)
                  : step.kind == Kind::calibrator
-                     ? job::withCalibrator(order.calibration, recording, step.figure)
-                     : job::withJig(order.calibration,
-                                    step.kind == Kind::jigOpen    ? driver::Standard::open
-                                    : step.kind == Kind::jigShort ? driver::Standard::shorted
-                                                                  : driver::Standard::load,
-                                    recording,
-                                    plan,
-                                    step.sense,
-                                    step.figure);
+                     ? take::withCalibrator(order.calibration, recording, step.figure)
+                     : take::withJig(order.calibration,
+                                     step.kind == Kind::jigOpen    ? driver::Standard::open
+                                     : step.kind == Kind::jigShort ? driver::Standard::shorted
+                                                                   : driver::Standard::load,
+                                     recording,
+                                     plan,
+                                     step.sense,
+                                     step.figure);
     if (!found) {
         return told(found.error());
     }
-    return {.calibration = std::make_shared<const job::Calibration>(std::move(*found))};
+    return {.calibration = std::make_shared<const take::Calibration>(std::move(*found))};
 }
 
 Outcome recordNow(const job::Job& job, const RecordOrder& order, devices::SoundWatch& watch) {
-    job::TakeOrder take = order.take;
+    take::TakeOrder take = order.take;
     if (order.softFirst) {
         take.recorded.sweep.level = measure::firstPlayLevel;
         take.recorded.sweep.duration = measure::firstPlayLength;
@@ -206,7 +206,7 @@ Outcome recordNow(const job::Job& job, const RecordOrder& order, devices::SoundW
     if (!sweep) {
         return told(sweep.error());
     }
-    job::apply(order.calibration, take.kind, order.referenceInput > 0, take.recorded);
+    take::apply(order.calibration, take.kind, order.referenceInput > 0, take.recorded);
     auto opened = openFor(job, order, take.recorded);
     if (!opened) {
         return told(opened.error());
@@ -235,11 +235,11 @@ Outcome recordNow(const job::Job& job, const RecordOrder& order, devices::SoundW
     take.recorded.simulated = device.port().simulated;
     take.lossFlagged = (*played)->lossFlagged;
     take.recording = std::move((*played)->recording);
-    auto made = job::makeTake(take);
+    auto made = take::makeTake(take);
     if (!made) {
         return told(made.error());
     }
-    return {.made = std::make_shared<const job::MadeTake>(std::move(*made))};
+    return {.made = std::make_shared<const take::MadeTake>(std::move(*made))};
 }
 
 } // namespace
@@ -297,7 +297,7 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
     });
 }
 
-void Recorder::judgeAgain(const job::TakeOrder& order) {
+void Recorder::judgeAgain(const take::TakeOrder& order) {
     if (running_) {
         return;
     }
@@ -305,9 +305,9 @@ void Recorder::judgeAgain(const job::TakeOrder& order) {
     running_ = true;
     wantsStop_ = false;
     thread_ = std::thread([this, order] {
-        auto made = job::makeTake(order);
+        auto made = take::makeTake(order);
         auto outcome = std::make_shared<Outcome>(
-            made ? Outcome{.made = std::make_shared<const job::MadeTake>(std::move(*made))}
+            made ? Outcome{.made = std::make_shared<const take::MadeTake>(std::move(*made))}
                  : told(made.error()));
         QMetaObject::invokeMethod(this, [this, outcome] {
             running_ = false;

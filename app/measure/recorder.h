@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/calibration.h"
-#include "core/job/make_take.h"
+#include "core/take/calibration.h"
+#include "core/take/make.h"
 #include "devices/sound.h"
 
 #include <QObject>
@@ -27,14 +27,14 @@ inline constexpr double toneFrequency = 400.0; // Hz, where any meter is right
 
 /// What a sweep is to be, and on what.
 struct RecordOrder {
-    std::string device;  ///< id of a listed one, or devices::simulatedId
-    job::TakeOrder take; ///< without samples
-    sim::BenchView view; ///< for the simulated bench
+    std::string device;   ///< id of a listed one, or devices::simulatedId
+    take::TakeOrder take; ///< without samples
+    sim::BenchView view;  ///< for the simulated bench
     int output{1};
     int measuredInput{1};
     int referenceInput{2};
     double pace{4.0};                    ///< of the simulated bench: times faster than real time
-    job::Calibration calibration;        ///< of this device
+    take::Calibration calibration;       ///< of this device
     std::optional<CalibrationStep> step; ///< in place of a take
     int trouble{};                       ///< which, on the simulated bench that has some
     double toneAmplitude{0.1};           ///< of 1.0
@@ -52,7 +52,7 @@ public:
     void start(const job::Job& job, const RecordOrder& order);
 
     /// A take out of samples that were recorded already; told by `finished`.
-    void judgeAgain(const job::TakeOrder& order);
+    void judgeAgain(const take::TakeOrder& order);
 
     /// Silence within 50 ms; nothing is kept.
     void cancel();
@@ -65,11 +65,11 @@ public:
 Q_SIGNALS:
     void progressed(double share, double measuredPeak, double referencePeak);
     void judging();
-    void finished(std::shared_ptr<const yf::job::MadeTake> made);
+    void finished(std::shared_ptr<const yf::take::MadeTake> made);
     void failed(const QString& problem);
 
     /// Of a step; of a tone with the recording still to be told in volts.
-    void calibrated(std::shared_ptr<const yf::job::Calibration> calibration,
+    void calibrated(std::shared_ptr<const yf::take::Calibration> calibration,
                     std::shared_ptr<const yf::signal::Recording> tone,
                     double amplitude);
 

@@ -4,6 +4,7 @@
 #include "app/theme/theme.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
+#include "core/job/lookup.h"
 #include "core/measure/judge.h"
 #include "core/text/number.h"
 
@@ -185,7 +186,7 @@ TakeList::TakeList(QWidget* parent) : QWidget(parent) {
     save_ = new QPushButton(tr("Save as"), this);
     save_->setObjectName(QStringLiteral("take_save"));
     auto* menu = new QMenu(save_);
-    const auto format = [&](const QString& text, const QString& name, job::TakeFormat wanted) {
+    const auto format = [&](const QString& text, const QString& name, take::TakeFormat wanted) {
         QAction* action = menu->addAction(text);
         action->setObjectName(name);
         connect(action, &QAction::triggered, this, [this, wanted] {
@@ -193,18 +194,18 @@ TakeList::TakeList(QWidget* parent) : QWidget(parent) {
         });
         formats_ << action;
     };
-    format(tr("Text table …"), QStringLiteral("take_save_table"), job::TakeFormat::table);
+    format(tr("Text table …"), QStringLiteral("take_save_table"), take::TakeFormat::table);
     format(tr("JSON, with how it was made …"),
            QStringLiteral("take_save_json"),
-           job::TakeFormat::json);
+           take::TakeFormat::json);
     format(tr("Touchstone, one port …"),
            QStringLiteral("take_save_touchstone"),
-           job::TakeFormat::touchstone);
+           take::TakeFormat::touchstone);
     format(tr("Impulse response, WAV …"),
            QStringLiteral("take_save_impulse"),
-           job::TakeFormat::impulse);
+           take::TakeFormat::impulse);
     format(
-        tr("Recording, WAV …"), QStringLiteral("take_save_recording"), job::TakeFormat::recording);
+        tr("Recording, WAV …"), QStringLiteral("take_save_recording"), take::TakeFormat::recording);
     save_->setMenu(menu);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
@@ -333,7 +334,7 @@ void TakeList::showDetails() {
     if (take != nullptr) {
         const bool impedance = take->kind == job::TakeKind::impedance;
         const bool samples = take->recording != nullptr;
-        // In the order of job::TakeFormat.
+        // In the order of take::TakeFormat.
         const bool can[] = {true,
                             true,
                             impedance && take->curve->phase() != curve::Phase::none,

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/export_take.h"
-#include "core/job/make_take.h"
+#include "core/take/export.h"
+#include "core/take/make.h"
 
 #include <QWidget>
 
@@ -43,7 +43,7 @@ Q_SIGNALS:
     void tickedChanged();
     void described(const QString& take, const QString& note, const QString& condition);
     void useWanted(const QString& take);
-    void exportWanted(const QString& take, yf::job::TakeFormat format);
+    void exportWanted(const QString& take, yf::take::TakeFormat format);
 
 private:
     void showDetails();

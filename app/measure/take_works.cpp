@@ -15,12 +15,12 @@ QString keyOf(const job::Take& take) {
 TakeWorks::Works worksOf(const job::Take& take) {
     TakeWorks::Works works;
     if (take.recording) {
-        if (auto made = job::remakeTake(take)) {
-            works.made = std::make_shared<const job::MadeTake>(std::move(*made));
+        if (auto made = take::remakeTake(take)) {
+            works.made = std::make_shared<const take::MadeTake>(std::move(*made));
         }
     }
     if (take.kind == job::TakeKind::impedance) {
-        auto fit = job::parametersOf(take);
+        auto fit = take::parametersOf(take);
         if (fit) {
             works.fit = std::make_shared<const driver::FitResult>(std::move(*fit));
         } else {
@@ -64,10 +64,10 @@ void TakeWorks::begin(Wish wish) {
     }
     thread_ = std::thread([this, wish = std::move(wish)] {
         auto works = std::make_shared<const Works>(wish.gate ? Works{} : worksOf(wish.take));
-        std::shared_ptr<const job::MadeTake> again;
+        std::shared_ptr<const take::MadeTake> again;
         if (wish.gate) {
-            if (auto made = job::remakeTake(wish.take, wish.gate)) {
-                again = std::make_shared<const job::MadeTake>(std::move(*made));
+            if (auto made = take::remakeTake(wish.take, wish.gate)) {
+                again = std::make_shared<const take::MadeTake>(std::move(*made));
             }
         }
         QMetaObject::invokeMethod(this, [this, wish, works, again] {

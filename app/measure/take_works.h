@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/make_take.h"
+#include "core/take/make.h"
 
 #include <QHash>
 #include <QObject>
@@ -19,7 +19,7 @@ class TakeWorks final : public QObject {
 public:
     /// Everything made from one take.
     struct Works {
-        std::shared_ptr<const job::MadeTake> made; ///< null: no samples, or they gave nothing
+        std::shared_ptr<const take::MadeTake> made; ///< null: no samples, or they gave nothing
         std::shared_ptr<const driver::FitResult> fit;
         QString problem; ///< why there is no fit
     };

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "app/measure/take_works.h"
-#include "app/stage.h"
+#include "app/stage/stage.h"
 
 class QComboBox;
 class QLabel;
@@ -24,7 +24,7 @@ public:
     void display(const Sight& sight, const job::Take* take);
 
 Q_SIGNALS:
-    void edited(const yf::job::Edit& edit);
+    void edited(const yf::edit::Edit& edit);
 
 private:
     void again();
@@ -34,7 +34,7 @@ private:
     TakeWorks* works_{};
     std::shared_ptr<const Evaluated> held_;
     const job::Take* take_{};
-    std::shared_ptr<const job::MadeTake> made_;
+    std::shared_ptr<const take::MadeTake> made_;
     job::Band band_{};
     GateView* view_{};
     QComboBox* shown_{};

@@ -47,7 +47,7 @@ QString hertz(double f) {
 
 } // namespace
 
-QString bandWords(const job::DriverBand& found) {
+QString bandWords(const evaluation::DriverBand& found) {
     QString said =
         found.band.low && found.band.lowReason
             ? inWords(QT_TRANSLATE_NOOP("yf::app::FrontView", "from %1, by %2;"))
@@ -91,7 +91,8 @@ bool BandBars::update(const job::Job& job, const job::Cabinet& cabinet) {
     bars_.clear();
     for (const job::Mount& mount : cabinet.mounts) {
         const job::Driver* driver = job::findDriver(job, mount.driver);
-        if (const auto found = driver == nullptr ? std::nullopt : job::usableBandOf(job, *driver)) {
+        if (const auto found =
+                driver == nullptr ? std::nullopt : evaluation::usableBandOf(job, *driver)) {
             bars_.push_back(
                 {driver->id, words(driver->name), driver->band, *found, bandWords(*found)});
         }
@@ -101,10 +102,10 @@ bool BandBars::update(const job::Job& job, const job::Cabinet& cabinet) {
     return true;
 }
 
-std::vector<std::optional<job::JoinBand>> BandBars::joins() const {
-    std::vector<std::optional<job::JoinBand>> all;
+std::vector<std::optional<evaluation::JoinBand>> BandBars::joins() const {
+    std::vector<std::optional<evaluation::JoinBand>> all;
     for (qsizetype i = 0; i + 1 < bars_.size(); ++i) {
-        all.push_back(job::joinBand(bars_[i].band, bars_[i + 1].band));
+        all.push_back(evaluation::joinBand(bars_[i].band, bars_[i + 1].band));
     }
     return all;
 }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/usable_band.h"
+#include "core/evaluation/usable_band.h"
 
 #include <QRectF>
 #include <QString>
@@ -16,7 +16,7 @@ struct BandBar {
     std::string driver;
     QString name;
     job::Band way{};
-    job::DriverBand band;
+    evaluation::DriverBand band;
     QString words;
 };
 
@@ -30,7 +30,7 @@ public:
     [[nodiscard]] const QVector<BandBar>& bars() const { return bars_; }
 
     /// Where neighbours both work well, one for each pair; nothing where they leave nothing.
-    [[nodiscard]] std::vector<std::optional<job::JoinBand>> joins() const;
+    [[nodiscard]] std::vector<std::optional<evaluation::JoinBand>> joins() const;
 
 private:
     QVector<BandBar> bars_;
@@ -39,7 +39,7 @@ private:
 };
 
 /// What a driver's limits come from, in a sentence: "from 1.2 kHz, by its resonance; …".
-[[nodiscard]] QString bandWords(const job::DriverBand& band);
+[[nodiscard]] QString bandWords(const evaluation::DriverBand& band);
 
 /// Height that so many bars need.
 [[nodiscard]] double bandStripHeight(qsizetype bars);

@@ -10,7 +10,8 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/bench/words.h"
-#include "core/job/evaluate.h"
+#include "core/evaluation/assemble.h"
+#include "core/evaluation/evaluate.h"
 #include "core/text/sentence.h"
 
 #include <QComboBox>
@@ -271,17 +272,19 @@ void PracticePage::display() {
     twin_->setEnabled(figured);
     auto state = std::make_shared<Evaluated>();
     state->job = practice_->job();
-    state->assembly = std::make_shared<const job::Assembly>(job::assemble(state->job));
-    state->evaluation = job::evaluate(state->job, *state->assembly, nullptr);
+    state->assembly =
+        std::make_shared<const evaluation::Assembly>(evaluation::assemble(state->job));
+    state->evaluation =
+        evaluation::evaluate(state->job, *state->assembly, evaluation::Tables::shipped());
     sight_.present = state;
     sight_.cabinet = onTwin_ ? sim::practiceTwin : sim::practiceSpeaker;
     sight_.driver = sight_.cabinet;
-    const job::DriverBench bench = practice_->bench();
+    const evaluation::DriverBench bench = practice_->bench();
     const bool advised = practice_->level() == PracticeLevel::first;
     diagnosis_->setVisible(advised);
     if (advised) {
         diagnosis_->display(bench);
-        list_->display(bench);
+        list_->display(*state->evaluation.table, bench);
     } else {
         list_->displayPlain(bench);
     }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/stage.h"
+#include "app/stage/stage.h"
 #include "core/sim/practice.h"
 
 #include <QTimer>

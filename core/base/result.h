@@ -63,6 +63,8 @@ public:
 
     [[nodiscard]] T* operator->() { return &value(); }
 
+    bool operator==(const Result& other) const = default;
+
 private:
     std::variant<T, Error> content_;
 };

@@ -102,6 +102,8 @@ struct DcrJudgement {
         field(self.suspects, q::Word{"suspects", "faults to think of"});
         field(self.next, q::Word{"next", "check to make next"});
     }
+
+    bool operator==(const DcrJudgement&) const = default;
 };
 
 /// Judges readings of DC resistance against the nominal impedance and, where known, the twin.

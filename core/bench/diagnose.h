@@ -66,6 +66,8 @@ struct Diagnosis {
         field(self.barred, q::Word{"barred", "checks that must wait"});
         field(self.done, q::Flag{"done", "the leader has 90 %"});
     }
+
+    bool operator==(const Diagnosis&) const = default;
 };
 
 /// Belief after some checks; grows by one piece of evidence at a time.

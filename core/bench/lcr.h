@@ -80,6 +80,8 @@ struct LcrJudgement {
     std::optional<double> recommended; ///< Hz, lowest frequency of common meters from 5·fs up
     bool danger{};
 
+    bool operator==(const LcrJudgement&) const = default;
+
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.r, q::reading.as("r_series_ohm", "series resistance, leads off"));

@@ -17,6 +17,8 @@ struct AirMode {
     /// Share of the greatest pressure at a place given as shares of height, width and depth: 1 at a
     /// wall, 0 at a node. A driver or port at 1 drives and hears it fully.
     [[nodiscard]] double pressureAt(const std::array<double, 3>& place) const;
+
+    bool operator==(const AirMode&) const = default;
 };
 
 /// The lowest: f = (c/2)·√((i/Lx)²+(j/Ly)²+(k/Lz)²), rigid walls, no fill.

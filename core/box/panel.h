@@ -33,6 +33,8 @@ struct Panel {
 struct PanelResonance {
     double supported{}; ///< edges held, free to turn: (π/2)·q·(1/a²+1/b²)
     double clamped{};   ///< (22.373/2π)·q·√(1/a⁴+1/b⁴+0.605/(a²b²)), within 0.4 %
+
+    bool operator==(const PanelResonance&) const = default;
 };
 
 /// q = √(E·h²/(12(1−ν²)ρ)), ν = 0.3. Loss in the material, which decides how loud it sings, is not

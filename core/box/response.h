@@ -35,6 +35,8 @@ struct Response {
     std::vector<double> radiatorTravel; ///< m, peak; empty without radiator
     std::vector<double> maxLevel;       ///< dB; empty without any limit
     std::vector<Limiter> limiters;
+
+    bool operator==(const Response&) const = default;
 };
 
 /// Limits that take part in the greatest level, as far as known: the driver's Xmax, its power

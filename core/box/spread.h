@@ -50,6 +50,8 @@ struct Change {
 struct Band {
     std::vector<double> low;
     std::vector<double> high;
+
+    bool operator==(const Band&) const = default;
 };
 
 struct Bands {
@@ -57,6 +59,8 @@ struct Bands {
     Band travel;    ///< m, peak
     Band impedance; ///< Ω, modulus
     Band f3;        ///< one value each; empty where the level never crosses
+
+    bool operator==(const Bands&) const = default;
 };
 
 struct SpreadOrder {

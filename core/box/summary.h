@@ -29,6 +29,8 @@ struct Summary {
         field(self.groupDelayAt, q::frequency.as("group_delay_max_hz", "where"));
         field(self.sensitivity, q::sensitivity);
     }
+
+    bool operator==(const Summary&) const = default;
 };
 
 [[nodiscard]] Summary summarise(System system);
@@ -50,6 +52,8 @@ struct PassBand {
     double high{};   ///< Hz
     double gain{};   ///< dB, highest level re the asymptote
     double ripple{}; ///< dB, least level between the outermost peaks within 3 dB of it
+
+    bool operator==(const PassBand&) const = default;
 };
 
 [[nodiscard]] PassBand passBand(System system);

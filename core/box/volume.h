@@ -33,6 +33,8 @@ struct Inside {
     double width{};
     double depth{};
     double gross{}; ///< m³, nothing taken off yet
+
+    bool operator==(const Inside&) const = default;
 };
 
 /// Exact for these joints. Sloped front: (W−2t)(H−2t)((d_bottom+d_top)/2 − t − t_front/cos θ),

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/driver/fit.h"
+#include "core/driver/fit_order.h"
 #include "core/driver/log_impedance.h"
 
 #include <optional>

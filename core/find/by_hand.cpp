@@ -2,7 +2,7 @@
 #include "core/find/by_hand.h"
 
 #include "core/find/start.h"
-#include "core/network/ladder_edit.h"
+#include "core/network/circuit/ladder_edit.h"
 
 #include <algorithm>
 #include <cmath>

@@ -159,12 +159,9 @@ std::optional<Error> check(const FindRequest& r) {
 std::optional<curve::Range>
 meeting(const network::Loads& loads, const network::Load& lower, const network::Load& upper) {
     const curve::Axis& axis = loads.axis;
-    if (upper.fs <= 0.0) {
-        return std::nullopt; // where it begins is not known
-    }
     constexpr double audible[] = {20.0, 20000.0};
     curve::Range range{std::max(axis.front(), audible[0]), std::min(axis.back(), audible[1])};
-    range.from = std::max(range.from, 2.0 * upper.fs);
+    range.from = std::max(range.from, 2.0 * upper.fs); // 0 where no resonance is known
     constexpr double fourOctaves = 16.0;
     range.to = std::min(range.to, fourOctaves * range.from);
     if (lower.pressure) {
@@ -218,10 +215,8 @@ Result<Plan> planOf(const FindRequest& r) {
                                   loads.drivers[*loads.find(r.ways[q])],
                                   loads.drivers[*loads.find(r.ways[q + 1])]);
         if (!band) {
-            const bool known = loads.drivers[*loads.find(r.ways[q + 1])].fs > 0.0;
             return Error{"fx_bands_hz",
-                         known ? r.ways[q] + " and " + r.ways[q + 1] + " do not meet"
-                               : "missing, and the resonance of " + r.ways[q + 1] + " is not known",
+                         r.ways[q] + " and " + r.ways[q + 1] + " do not meet",
                          "give the band in which they are to cross"};
         }
         plan.crossings.push_back(*band);

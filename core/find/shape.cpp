@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/find/shape.h"
 
-#include "core/network/price.h"
+#include "core/network/parts/price.h"
 
 #include <algorithm>
 #include <cmath>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/circuit.h"
-#include "core/network/prototype.h"
+#include "core/network/circuit/circuit.h"
+#include "core/network/line/prototype.h"
 
 #include <array>
 #include <compare>

@@ -2,7 +2,7 @@
 #include "core/find/space.h"
 
 #include "core/base/parallel.h"
-#include "core/network/ladder_edit.h"
+#include "core/network/circuit/ladder_edit.h"
 
 #include <algorithm>
 #include <cmath>

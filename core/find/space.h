@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/find/finder.h"
+#include "core/find/plan.h"
 #include "core/find/start.h"
 
 #include <functional>

@@ -2,7 +2,8 @@
 #include "core/job/difference.h"
 
 #include "core/bench/words.h"
-#include "core/job/edit.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/parts/part_words.h"
 #include "core/text/words.h"
 
 #include <algorithm>

@@ -2,8 +2,8 @@
 #pragma once
 
 #include "core/find/shape.h"
-#include "core/network/network.h"
-#include "core/network/price.h"
+#include "core/network/parts/price.h"
+#include "core/network/solve/network.h"
 
 /// What a search for whole networks came to, as a cabinet keeps it.
 namespace yf::job {

@@ -10,19 +10,17 @@ History::History(std::vector<Step> steps, std::size_t position)
     YF_EXPECT(position_ < steps_.size());
 }
 
-Result<Moved> History::apply(const Edit& edit) {
-    YF_TRY(changed, edit.apply(job()));
-    std::string name = edit.nameAfter ? edit.nameAfter(changed) : edit.name;
+Moved History::push(Step next) {
     const Step& now = steps_[position_];
     const bool merges =
-        !gestureEnded_ && !edit.mergeKey.empty() && edit.mergeKey == now.mergeKey && position_ > 0;
+        !gestureEnded_ && !next.mergeKey.empty() && next.mergeKey == now.mergeKey && position_ > 0;
     gestureEnded_ = false;
     steps_.resize(position_ + 1);
     if (merges) {
-        steps_[position_] = Step{std::move(name), edit.mergeKey, std::move(changed)};
+        steps_[position_] = std::move(next);
         return Moved::merged;
     }
-    steps_.push_back(Step{std::move(name), edit.mergeKey, std::move(changed)});
+    steps_.push_back(std::move(next));
     ++position_;
     return Moved::appended;
 }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/edit.h"
+#include "core/job/job.h"
 
 #include <cstdint>
 
@@ -34,8 +34,9 @@ public:
 
     [[nodiscard]] std::size_t position() const { return position_; }
 
-    /// Applies an edit; what could have been redone is gone. An edit that fails changes nothing.
-    [[nodiscard]] Result<Moved> apply(const Edit& edit);
+    /// The next state; what could have been redone is gone. One of the same gesture (mergeKey)
+    /// takes the place of the one before.
+    Moved push(Step next);
 
     [[nodiscard]] bool canUndo() const { return position_ > 0; }
 

@@ -118,4 +118,10 @@ struct Photo {
 
 enum class Aim { notSaid, works, asItWas, asGoodAsCanBe, newDesign };
 
+/// "breaker", "fuse", "PTC", "lamp".
+[[nodiscard]] std::string protectorName(ProtectorKind kind);
+
+/// "level control", "terminal" …
+[[nodiscard]] std::string oldPartName(OldPartKind kind);
+
 } // namespace yf::job

@@ -30,8 +30,8 @@ const Snapshot* Record::findSnapshot(const std::string& name) const {
     return found == snapshots.end() ? nullptr : &*found;
 }
 
-Result<Change> apply(Record& record, const Edit& edit, const std::string& at) {
-    YF_TRY(moved, record.history.apply(edit));
+Change push(Record& record, Step next, const std::string& at) {
+    const Moved moved = record.history.push(std::move(next));
     const std::string& name = record.history.step().name;
     const bool again = moved == Moved::merged && !record.log.empty() &&
                        record.log.back().kind == LogEntry::Kind::changed;
@@ -88,9 +88,8 @@ Result<Change> takeSnapshot(Record& record, const std::string& name, const std::
 }
 
 Result<Change>
-takeSnapshotOf(Record& record, const std::string& name, const Edit& edit, const std::string& at) {
-    YF_TRY(made, edit.apply(record.job()));
-    return named(record, name, made, at);
+takeSnapshotOf(Record& record, const std::string& name, const Job& state, const std::string& at) {
+    return named(record, name, state, at);
 }
 
 Result<Change> dropSnapshot(Record& record, const std::string& name, const std::string& at) {
@@ -115,23 +114,6 @@ Result<Change> addNote(Record& record, const std::string& text, const std::strin
     // What is done next is another thing than what the note is about.
     record.history.endGesture();
     return Change{.log = log(record, LogEntry::Kind::note, at, text)};
-}
-
-Edit restoreSnapshot(const Snapshot& snapshot) {
-    return {"Restore the snapshot " + snapshot.name,
-            [job = snapshot.job](const Job& now) -> Result<Job> {
-                Job restored = job;
-                for (const Take& take : now.takes) {
-                    if (findTake(restored, take.id) == nullptr) {
-                        restored.takes.push_back(take);
-                    }
-                }
-                restored.readings = now.readings; // they only ever join
-                restored.photos = now.photos;
-                return restored;
-            },
-            {},
-            {}};
 }
 
 } // namespace yf::job

@@ -61,8 +61,9 @@ struct Change {
     bool replacesLog{}; ///< the entry takes the place of the last one: a gesture goes on
 };
 
-/// Applies an edit and logs it. A merged step takes the place of the entry of its gesture.
-[[nodiscard]] Result<Change> apply(Record& record, const Edit& edit, const std::string& at);
+/// The next state joins, and its name the log. A merged step takes the place of the entry of its
+/// gesture.
+[[nodiscard]] Change push(Record& record, Step next, const std::string& at);
 
 /// Nothing where there is nothing to undo.
 [[nodiscard]] std::optional<Change> undo(Record& record, const std::string& at);
@@ -72,10 +73,9 @@ struct Change {
 [[nodiscard]] Result<Change>
 takeSnapshot(Record& record, const std::string& name, const std::string& at);
 
-/// Names the state that an edit would make; the present is not touched. Fails likewise, and where
-/// the edit does.
+/// Names a state that is not the present one, which is not touched. Fails likewise.
 [[nodiscard]] Result<Change>
-takeSnapshotOf(Record& record, const std::string& name, const Edit& edit, const std::string& at);
+takeSnapshotOf(Record& record, const std::string& name, const Job& state, const std::string& at);
 
 /// Fails naming the nearest snapshot.
 [[nodiscard]] Result<Change>
@@ -84,9 +84,5 @@ dropSnapshot(Record& record, const std::string& name, const std::string& at);
 /// Fails: nothing written.
 [[nodiscard]] Result<Change>
 addNote(Record& record, const std::string& text, const std::string& at);
-
-/// The job as it was, as an edit: takes, readings and pictures made since then stay in the job,
-/// since a measurement is never thrown away.
-[[nodiscard]] Edit restoreSnapshot(const Snapshot& snapshot);
 
 } // namespace yf::job

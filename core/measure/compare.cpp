@@ -137,6 +137,25 @@ Result<Comparison> compare(const CompareRequest& r) {
     constexpr double highest = 20000.0;
     const curve::Range common{std::max(a.extent().from, b.extent().from),
                               std::min(a.extent().to, b.extent().to)};
+
+    const struct {
+        const char* key;
+        std::optional<double> given;
+    } ends[] = {{"from_hz", r.from}, {"to_hz", r.to}};
+
+    for (const auto& end : ends) {
+        // To rounding: the end of a table may be the very end that is asked for.
+        constexpr double rounding = 1e-9;
+        if (end.given && (*end.given < common.from * (1.0 - rounding) ||
+                          *end.given > common.to * (1.0 + rounding))) {
+            return Error{end.key,
+                         printNumber(*end.given) + " given",
+                         common.from < common.to
+                             ? "must lie where both curves have data, " + printNumber(common.from) +
+                                   " to " + printNumber(common.to)
+                             : "the curves have no band in common"};
+        }
+    }
     const curve::Range range{std::max(r.from.value_or(lowest), common.from),
                              std::min(r.to.value_or(highest), common.to)};
     if (!(range.from < range.to) ||

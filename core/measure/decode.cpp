@@ -1,8 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/measure/decode.h"
 
-#include "core/measure/import.h"
-
 #include <algorithm>
 #include <cstdint>
 

@@ -8,6 +8,9 @@
 
 namespace yf::measure {
 
+/// Largest text that is read; a driver's table has a few hundred kilobytes.
+inline constexpr std::size_t largestTable = 32U << 20U;
+
 /// Bytes of a text file to UTF-8.
 ///
 /// By byte-order mark UTF-8 or UTF-16 of either order; else UTF-8 if it is valid, else Latin-1.

@@ -149,15 +149,10 @@ trustedBand(const Examined& e, const signal::Sweep& sweep, double lowestValid) {
     return curve::Range{bands[first], bands[last]};
 }
 
-Result<Deconvolved> deconvolve(const DeconvolveRequest& request) {
-    YF_TRY(sweep, signal::makeSweep(request.sweep.plan));
-    YF_TRY(recording, recordingOf(request, sweep));
-    std::optional<MicrophoneTable> microphone;
-    if (request.calibrationText) {
-        YF_TRY(table, readMicrophone(*request.calibrationText, "calibration_file"));
-        microphone = std::move(table);
-    }
-    const Examined e = examine(recording, sweep);
+namespace {
+
+/// What the judgement of a recording gives away by itself.
+Deconvolved judged(const DeconvolveRequest& request, const Examined& e) {
     const Verdict& v = e.verdict;
     Deconvolved d{.mainFault = v.faults.empty() ? "none" : std::string(faultName(v.faults.front())),
                   .usable = v.usable(),
@@ -179,16 +174,16 @@ Result<Deconvolved> deconvolve(const DeconvolveRequest& request) {
     for (const int r : v.rejected) {
         d.rejectedRepeats.push_back(r);
     }
-    const double silence = static_cast<double>(sweep.after) / sweep.rate;
-    const double right = request.right.value_or(std::max(0.5 * silence, 0.01));
-    const double shift = sweep.lead > 0 && !e.referenced ? burstZero(recording, sweep) : 0.0;
-    d.impulse = signal::impulseOf(e.response,
-                                  e.spectra.length,
-                                  sweep.rate,
-                                  std::max(request.left - shift, 0.02),
-                                  std::max(right, silence) + shift);
-    d.impulse.timeZero += shift;
-    const signal::Gate window{.left = request.left, .right = right, .taper = windowTaper};
+    return d;
+}
+
+/// The response in the window, calibrated, on the frequencies asked for or on the trusted ones.
+void putResponse(const DeconvolveRequest& request,
+                 const Examined& e,
+                 const signal::Sweep& sweep,
+                 const signal::Gate& window,
+                 const std::optional<MicrophoneTable>& microphone,
+                 Deconvolved& d) {
     const auto band = trustedBand(e, sweep, window.lowestValid());
     if (band) {
         d.trustedFrom = band->from;
@@ -217,32 +212,69 @@ Result<Deconvolved> deconvolve(const DeconvolveRequest& request) {
         d.phases.push_back(before);
         d.signalToNoise.push_back(e.signalToNoise(d.frequencies[i]));
     }
-    if (!v.has(Fault::noSignal)) {
-        constexpr double direct = 0.02; // s: the arrival lies in the first of it
-        if (const auto fit = signal::delayOf(d.impulse, direct)) {
-            d.delay = fit->delay;
-            d.distance = fit->delay * quantity::soundSpeedAt(request.temperature);
-            // An inverted reference leaves the levels right and turns the sign over.
-            d.polarity = v.has(Fault::referenceInverted)
-                             ? "uncertain"
-                             : std::string(signal::polarityName(signal::polarityOf(*fit)));
-        }
+}
+
+void putArrival(const DeconvolveRequest& request, const Verdict& v, Deconvolved& d) {
+    constexpr double direct = 0.02; // s: the arrival lies in the first of it
+    const auto fit = v.has(Fault::noSignal) ? std::nullopt : signal::delayOf(d.impulse, direct);
+    if (!fit) {
+        return;
     }
-    if (!request.distortionFrequencies.empty()) {
-        const double latency = e.latency + (e.referenced ? d.delay.value_or(0.0) : 0.0);
-        const auto found = signal::distortion(
-            e.measured, e.spectra, sweep, latency, request.distortionFrequencies);
-        d.distortion = found.orders;
-        for (auto& order : d.distortion) {
-            for (auto& value : order) {
-                if (value) {
-                    constexpr double least = 1e-15;
-                    value = quantity::decibels(std::max(*value, least));
-                }
+    d.delay = fit->delay;
+    d.distance = fit->delay * quantity::soundSpeedAt(request.temperature);
+    // An inverted reference leaves the levels right and turns the sign over.
+    d.polarity = v.has(Fault::referenceInverted)
+                     ? "uncertain"
+                     : std::string(signal::polarityName(signal::polarityOf(*fit)));
+}
+
+void putDistortion(const DeconvolveRequest& request,
+                   const Examined& e,
+                   const signal::Sweep& sweep,
+                   Deconvolved& d) {
+    if (request.distortionFrequencies.empty()) {
+        return;
+    }
+    const double latency = e.latency + (e.referenced ? d.delay.value_or(0.0) : 0.0);
+    const auto found =
+        signal::distortion(e.measured, e.spectra, sweep, latency, request.distortionFrequencies);
+    d.distortion = found.orders;
+    for (auto& order : d.distortion) {
+        for (auto& value : order) {
+            if (value) {
+                constexpr double least = 1e-15;
+                value = quantity::decibels(std::max(*value, least));
             }
         }
-        d.distortionTotal = found.total();
     }
+    d.distortionTotal = found.total();
+}
+
+} // namespace
+
+Result<Deconvolved> deconvolve(const DeconvolveRequest& request) {
+    YF_TRY(sweep, signal::makeSweep(request.sweep.plan));
+    YF_TRY(recording, recordingOf(request, sweep));
+    std::optional<MicrophoneTable> microphone;
+    if (request.calibrationText) {
+        YF_TRY(table, readMicrophone(*request.calibrationText, "calibration_file"));
+        microphone = std::move(table);
+    }
+    const Examined e = examine(recording, sweep);
+    Deconvolved d = judged(request, e);
+    const double silence = static_cast<double>(sweep.after) / sweep.rate;
+    const double right = request.right.value_or(std::max(0.5 * silence, 0.01));
+    const double shift = sweep.lead > 0 && !e.referenced ? burstZero(recording, sweep) : 0.0;
+    d.impulse = signal::impulseOf(e.response,
+                                  e.spectra.length,
+                                  sweep.rate,
+                                  std::max(request.left - shift, 0.02),
+                                  std::max(right, silence) + shift);
+    d.impulse.timeZero += shift;
+    const signal::Gate window{.left = request.left, .right = right, .taper = windowTaper};
+    putResponse(request, e, sweep, window, microphone, d);
+    putArrival(request, e.verdict, d);
+    putDistortion(request, e, sweep, d);
     return d;
 }
 

@@ -99,9 +99,6 @@ struct ImportedTable {
     bool operator==(const ImportedTable&) const = default;
 };
 
-/// Largest text that is read; a driver's table has a few hundred kilobytes.
-inline constexpr std::size_t largestTable = 32U << 20U;
-
 /// Reads a curve from a text: JSON (from its first '{': frequencies_hz with levels_db,
 /// impedances_ohm or magnitudes_ohm and perhaps phases_deg, as the verbs write them), a Touchstone
 /// one-port (measure::readTouchstone), or else a delimited table.

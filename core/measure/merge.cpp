@@ -139,35 +139,58 @@ std::optional<Error> check(const MergeRequest& r) {
     return checkRising(r.frequencies, "frequencies_hz");
 }
 
-Result<Merged> merge(const MergeRequest& r) {
-    const curve::Curve near = toCurve(r.near);
-    const curve::Curve far = toCurve(r.far);
+namespace {
+
+/// Both sides of a merge and where each of them holds.
+struct Sides {
+    const MergeRequest& r;
+    curve::Curve near;
+    curve::Curve far;
+    double nearFrom{}; ///< cone and port
+    double nearTo{};
+    double lowest{}; ///< the far side is valid from here
+    Overlap both{};
+
+    [[nodiscard]] bool phases() const {
+        return near.phase() != curve::Phase::none && far.phase() != curve::Phase::none;
+    }
+};
+
+Sides sidesOf(const MergeRequest& r) {
+    Sides s{.r = r, .near = toCurve(r.near), .far = toCurve(r.far)};
+    s.nearTo = s.near.extent().to;
+    s.nearFrom = s.near.extent().from;
+    if (r.port) {
+        s.nearTo = std::min(s.nearTo, r.port->frequencies.back());
+        s.nearFrom = std::max(s.nearFrom, r.port->frequencies.front());
+    }
+    s.lowest = r.farLowestValid.value_or(s.far.extent().from);
+    s.both = {std::max({s.lowest, s.far.extent().from, s.nearFrom}),
+              std::min(s.nearTo, s.far.extent().to)};
+    return s;
+}
+
+/// The splice, and what is wrong with it. Fails: no common band, a splice outside it.
+Result<Merged> splicedAt(const Sides& s) {
+    const MergeRequest& r = s.r;
     const double a = radius(r.coneArea);
     Merged m{.computedGain = 20.0 * std::log10(a / (2.0 * r.farDistance)),
              .nearLimit = quantity::soundSpeed / (2.0 * pi * a)};
-    const double lowest = r.farLowestValid.value_or(far.extent().from);
-    double nearTo = near.extent().to;
-    double nearFrom = near.extent().from;
-    if (r.port) {
-        nearTo = std::min(nearTo, r.port->frequencies.back());
-        nearFrom = std::max(nearFrom, r.port->frequencies.front());
-    }
-    const Overlap both{std::max({lowest, far.extent().from, nearFrom}),
-                       std::min(nearTo, far.extent().to)};
-    if (!(both.from < both.to)) {
+    if (!(s.both.from < s.both.to)) {
         return Error{"far.frequencies_hz",
-                     "holds from " + printNumber(both.from) + " Hz, the near curves to " +
-                         printNumber(both.to),
+                     "holds from " + printNumber(s.both.from) + " Hz, the near curves to " +
+                         printNumber(s.both.to),
                      "both must hold in a common band"};
     }
-    m.splice = r.splice.value_or(std::clamp(std::sqrt(lowest * m.nearLimit), both.from, both.to));
-    if (m.splice < both.from || m.splice > both.to) {
+    m.splice =
+        r.splice.value_or(std::clamp(std::sqrt(s.lowest * m.nearLimit), s.both.from, s.both.to));
+    if (m.splice < s.both.from || m.splice > s.both.to) {
         return Error{"splice_hz",
-                     printNumber(m.splice) + " is outside " + printNumber(both.from) + " to " +
-                         printNumber(both.to) + ", where both curves hold",
+                     printNumber(m.splice) + " is outside " + printNumber(s.both.from) + " to " +
+                         printNumber(s.both.to) + ", where both curves hold",
                      ""};
     }
-    if (lowest > m.nearLimit) {
+    if (s.lowest > m.nearLimit) {
         m.warnings.emplace_back("no_overlap");
     }
     if (m.splice > m.nearLimit) {
@@ -176,102 +199,140 @@ Result<Merged> merge(const MergeRequest& r) {
     if (r.nearDistance > a) {
         m.warnings.emplace_back("near_distance_too_large");
     }
-    const auto corrected = [&](const curve::Axis& axis) {
-        auto sum = nearSum(r, axis);
-        if (r.diffraction == Diffraction::baffle) {
-            const double x = r.driverX.value_or(0.5 * *r.baffleWidth);
-            const double y = r.driverY.value_or(0.5 * *r.baffleHeight);
-            for (std::size_t i = 0; i < axis.size(); ++i) {
-                sum[i] *= baffleStep(*r.baffleWidth, *r.baffleHeight, x, y, axis[i]);
-            }
+    return m;
+}
+
+/// The near sum with what the baffle's edges add.
+std::vector<Complex> nearValuesOn(const MergeRequest& r, const curve::Axis& axis) {
+    auto sum = nearSum(r, axis);
+    if (r.diffraction == Diffraction::baffle) {
+        const double x = r.driverX.value_or(0.5 * *r.baffleWidth);
+        const double y = r.driverY.value_or(0.5 * *r.baffleHeight);
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            sum[i] *= baffleStep(*r.baffleWidth, *r.baffleHeight, x, y, axis[i]);
         }
-        return sum;
-    };
-    // Level and delay over half an octave to each side of the splice, as far as both hold.
-    const curve::Axis around = finely(std::max(both.from, m.splice / std::numbers::sqrt2),
-                                      std::min(both.to, m.splice * std::numbers::sqrt2));
-    const auto nearThere = corrected(around);
-    const auto farThere = curve::interpolate(far, around);
+    }
+    return sum;
+}
+
+/// The delay of the near side by which the phases agree best, scanned half a period of the splice
+/// to each side of the flight time.
+double nearDelayOf(const MergeRequest& r,
+                   double splice,
+                   const curve::Axis& around,
+                   const std::vector<Complex>& near,
+                   const std::vector<Complex>& far) {
+    const double flight = r.farDistance / quantity::soundSpeed;
+    const double half = 0.5 / splice;
+    double most = -1e300;
+    double best = 0.0;
+    constexpr int steps = 2000;
+    for (int i = 0; i <= steps; ++i) {
+        const double tau = flight - half + 2.0 * half * i / steps;
+        double sum = 0.0;
+        for (std::size_t k = 0; k < around.size(); ++k) {
+            const Complex turned = near[k] * std::polar(1.0, -2.0 * pi * around[k] * tau);
+            sum += std::cos(std::arg(far[k] * std::conj(turned)));
+        }
+        if (sum > most) {
+            most = sum;
+            best = tau;
+        }
+    }
+    return best;
+}
+
+/// Level and delay over half an octave to each side of the splice, as far as both hold.
+void matchSides(const Sides& s, Merged& m) {
+    const curve::Axis around = finely(std::max(s.both.from, m.splice / std::numbers::sqrt2),
+                                      std::min(s.both.to, m.splice * std::numbers::sqrt2));
+    const auto nearThere = nearValuesOn(s.r, around);
+    const auto farThere = curve::interpolate(s.far, around);
     double difference = 0.0;
     for (std::size_t i = 0; i < around.size(); ++i) {
         difference += 20.0 * std::log10(std::abs((*farThere)[i]) / std::abs(nearThere[i]));
     }
     difference /= static_cast<double>(around.size());
     m.mismatch = difference - m.computedGain;
-    m.nearGain = r.match == Match::overlap ? difference : m.computedGain;
-    const bool phases = near.phase() != curve::Phase::none && far.phase() != curve::Phase::none;
-    if (phases) {
-        const double flight = r.farDistance / quantity::soundSpeed;
-        const double half = 0.5 / m.splice;
-        double most = -1e300;
-        constexpr int steps = 2000;
-        for (int i = 0; i <= steps; ++i) {
-            const double tau = flight - half + 2.0 * half * i / steps;
-            double sum = 0.0;
-            for (std::size_t k = 0; k < around.size(); ++k) {
-                const Complex turned = nearThere[k] * std::polar(1.0, -2.0 * pi * around[k] * tau);
-                sum += std::cos(std::arg((*farThere)[k] * std::conj(turned)));
-            }
-            if (sum > most) {
-                most = sum;
-                m.nearDelay = tau;
-            }
-        }
+    m.nearGain = s.r.match == Match::overlap ? difference : m.computedGain;
+    if (s.phases()) {
+        m.nearDelay = nearDelayOf(s.r, m.splice, around, nearThere, *farThere);
     }
-    const curve::Axis axis = r.frequencies.empty()
-                                 ? curve::within(curve::designAxis(), nearFrom, far.extent().to)
-                                 : r.frequencies;
-    if (axis.size() < 2 || axis.front() < nearFrom || axis.back() > far.extent().to) {
-        return Error{
-            "frequencies_hz",
-            axis.empty() ? "none" : printNumber(axis.front()) + " to " + printNumber(axis.back()),
-            "must lie in " + printNumber(nearFrom) + " to " + printNumber(far.extent().to)};
+}
+
+/// 0 below the blend about the splice, 1 above it, a raised cosine over ln f within.
+double farShareAt(const Sides& s, double splice, double f) {
+    const double low = std::max(s.both.from, splice * std::exp2(-0.5 * s.r.blend));
+    const double high = std::min(s.both.to, splice * std::exp2(0.5 * s.r.blend));
+    if (!(high > low)) {
+        return f < splice ? 0.0 : 1.0;
     }
-    const double low = std::max(both.from, m.splice * std::exp2(-0.5 * r.blend));
-    const double high = std::min(both.to, m.splice * std::exp2(0.5 * r.blend));
-    const auto farShare = [&](double f) {
-        if (!(high > low)) {
-            return f < m.splice ? 0.0 : 1.0;
-        }
-        const double t = std::clamp(std::log(f / low) / std::log(high / low), 0.0, 1.0);
-        return 0.5 - 0.5 * std::cos(pi * t);
-    };
+    const double t = std::clamp(std::log(f / low) / std::log(high / low), 0.0, 1.0);
+    return 0.5 - 0.5 * std::cos(pi * t);
+}
+
+/// Between two values by level and by the shorter turn of phase.
+Complex blended(const Complex& near, const Complex& far, double share) {
+    const double level = (1.0 - share) * std::log(std::abs(near)) + share * std::log(std::abs(far));
+    const double turn = std::arg(far * std::conj(near));
+    return std::polar(std::exp(level), std::arg(near) + share * turn);
+}
+
+std::vector<Complex> joined(const Sides& s, const Merged& m, const curve::Axis& axis) {
     const double gain = std::pow(10.0, m.nearGain / 20.0);
-    m.near.frequencies = curve::within(axis, axis.front(), nearTo);
-    const auto nearValues = corrected(m.near.frequencies);
-    for (const Complex& v : nearValues) {
-        m.near.levels.push_back(20.0 * std::log10(std::max(gain * std::abs(v), 1e-15)));
-    }
-    const curve::Axis farAxis = curve::within(axis, far.extent().from, axis.back());
-    const auto farValues = curve::interpolate(far, farAxis);
+    const auto nearValues = nearValuesOn(s.r, m.near.frequencies);
+    const curve::Axis farAxis = curve::within(axis, s.far.extent().from, axis.back());
+    const auto farValues = curve::interpolate(s.far, farAxis);
     const std::size_t onlyNear = axis.size() - farAxis.size();
     std::vector<Complex> values;
     for (std::size_t i = 0; i < axis.size(); ++i) {
         const double f = axis[i];
-        const double share = farShare(f);
+        const double share = farShareAt(s, m.splice, f);
         const bool hasNear = i < nearValues.size() && share < 1.0;
         const bool hasFar = i >= onlyNear && share > 0.0;
-        const Complex n =
-            hasNear ? nearValues[i] * gain *
-                          (phases ? std::polar(1.0, -2.0 * pi * f * m.nearDelay) : Complex(1.0))
-                    : Complex{};
+        const Complex flight =
+            s.phases() ? std::polar(1.0, -2.0 * pi * f * m.nearDelay) : Complex(1.0);
+        const Complex n = hasNear ? nearValues[i] * gain * flight : Complex{};
         const Complex v = hasFar ? (*farValues)[i - onlyNear] : Complex{};
-        if (!hasFar || !hasNear) {
-            values.push_back(hasFar ? v : n);
-            continue;
-        }
-        const double level = (1.0 - share) * std::log(std::abs(n)) + share * std::log(std::abs(v));
-        const double turn = std::arg(v * std::conj(n));
-        values.push_back(std::polar(std::exp(level), std::arg(n) + share * turn));
+        values.push_back(hasNear && hasFar ? blended(n, v, share) : hasFar ? v : n);
     }
-    m.curve = {.frequencies = axis};
+    return values;
+}
+
+std::vector<double> levelsOf(const std::vector<Complex>& values, double gain) {
+    std::vector<double> levels;
     for (const Complex& v : values) {
-        m.curve.levels.push_back(20.0 * std::log10(std::max(std::abs(v), 1e-15)));
+        levels.push_back(20.0 * std::log10(std::max(gain * std::abs(v), 1e-15)));
     }
-    if (phases) {
+    return levels;
+}
+
+} // namespace
+
+Result<Merged> merge(const MergeRequest& r) {
+    const Sides s = sidesOf(r);
+    YF_TRY(m, splicedAt(s));
+    matchSides(s, m);
+    const double farTo = s.far.extent().to;
+    const curve::Axis axis = r.frequencies.empty()
+                                 ? curve::within(curve::designAxis(), s.nearFrom, farTo)
+                                 : r.frequencies;
+    if (axis.size() < 2 || axis.front() < s.nearFrom || axis.back() > farTo) {
+        return Error{"frequencies_hz",
+                     axis.empty() ? "none"
+                                  : printNumber(axis.front()) + " to " + printNumber(axis.back()),
+                     "must lie in " + printNumber(s.nearFrom) + " to " + printNumber(farTo)};
+    }
+    m.near.frequencies = curve::within(axis, axis.front(), s.nearTo);
+    m.near.levels =
+        levelsOf(nearValuesOn(r, m.near.frequencies), std::pow(10.0, m.nearGain / 20.0));
+    const std::vector<Complex> values = joined(s, m, axis);
+    m.curve = {.frequencies = axis};
+    m.curve.levels = levelsOf(values, 1.0);
+    if (s.phases()) {
         m.curve.phases = unwrapped(values);
     }
-    return m;
+    return std::move(m);
 }
 
 } // namespace yf::measure

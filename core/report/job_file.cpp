@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/report/job_file.h"
 
+#include "core/evaluation/assemble.h"
 #include "core/job/store/store.h"
 #include "core/report/line.h"
 #include "core/text/csv.h"
@@ -25,7 +26,7 @@ Value showTake(const job::Take& take) {
                          {"trusted_to_hz", take.curve->trusted().to}};
 }
 
-Value showFigures(const job::CabinetResult& result) {
+Value showFigures(const evaluation::CabinetResult& result) {
     Value::List figures;
     for (const Figure& figure : line(result)) {
         figures.emplace_back(
@@ -34,16 +35,16 @@ Value showFigures(const job::CabinetResult& result) {
     return figures;
 }
 
-Value showCabinet(const job::Cabinet& cabinet, const job::CabinetResult& result) {
+Value showCabinet(const job::Cabinet& cabinet, const evaluation::CabinetResult& result) {
     const auto maybe = [](const auto& value, auto&& part) {
         return value ? Value{part(*value)} : Value{};
     };
     Value::List ways;
-    for (const job::WayResult& way : result.ways) {
+    for (const evaluation::WayResult& way : result.ways) {
         ways.emplace_back(
             Value::Object{{"name", way.name}, {"driver", way.driver}, {"polarity", way.polarity}});
     }
-    using Corridor = job::CorridorResult;
+    using Corridor = evaluation::CorridorResult;
     return Value::Object{
         {"id", cabinet.id},
         {"name", cabinet.name},
@@ -99,8 +100,8 @@ std::string partsTable(const job::Cabinet& cabinet) {
 }
 
 Result<std::string> responseTable(const job::Job& job, const job::Cabinet& cabinet) {
-    const auto evaluation = job::evaluate(job);
-    const job::CabinetResult& result = *evaluation.find(cabinet.id);
+    const auto evaluation = evaluation::evaluate(job);
+    const evaluation::CabinetResult& result = *evaluation.find(cabinet.id);
     if (result.sum.empty() || result.impedance.empty()) {
         return Error{
             "job_file", result.missing.empty() ? "has no sum" : result.missing.front(), ""};
@@ -162,7 +163,7 @@ Result<Shown> show(const ShowRequest& request) {
     YF_TRY(record, loadJobFile(request.file));
     const job::History& history = record.history;
     Shown shown{.job = history.job(),
-                .evaluation = job::evaluate(history.job()),
+                .evaluation = evaluation::evaluate(history.job()),
                 .position = history.position()};
     for (const job::Step& step : history.steps()) {
         shown.steps.push_back(step.name);
@@ -217,7 +218,7 @@ Result<Exported> exportJob(const ExportRequest& request) {
     }
     switch (request.format) {
     case ExportFormat::network: {
-        auto network = job::networkOf(job, *cabinet);
+        auto network = evaluation::networkOf(job, *cabinet);
         if (!network) {
             return network.error();
         }

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/evaluate.h"
+#include "core/evaluation/evaluate.h"
 #include "core/job/record.h"
 
 /// The verbs of topic `job`: a job file looked at without a window.
@@ -22,7 +22,7 @@ struct ShowRequest {
 /// Output of `job show`: title, drivers with their takes, cabinets with the figures of the line.
 struct Shown {
     job::Job job;
-    job::Evaluation evaluation;
+    evaluation::Evaluation evaluation;
     std::vector<std::string> steps;
     std::size_t position{};
 

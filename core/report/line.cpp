@@ -12,7 +12,7 @@ using text::printFixed;
 
 const std::string space{text::thinSpace};
 
-Figure sensitivity(const job::CabinetResult& result) {
+Figure sensitivity(const evaluation::CabinetResult& result) {
     if (!result.sensitivity) {
         return {"sensitivity",
                 "no level yet",
@@ -26,7 +26,7 @@ Figure sensitivity(const job::CabinetResult& result) {
             "as sure as their level calibration, which the tables do not state."};
 }
 
-Figure impedance(const job::CabinetResult& result) {
+Figure impedance(const evaluation::CabinetResult& result) {
     if (!result.leastImpedance) {
         return {"impedance",
                 "no load yet",
@@ -40,14 +40,14 @@ Figure impedance(const job::CabinetResult& result) {
         "it may fall by about a tenth when coils and parts lie at the ends of their tolerances."};
 }
 
-Figure corridor(const job::CabinetResult& result) {
+Figure corridor(const evaluation::CabinetResult& result) {
     if (!result.corridor) {
         return {"corridor",
                 "no sum yet",
                 result.missing.empty() ? "The corridor's range holds no trusted data."
                                        : result.missing.front()};
     }
-    const job::CorridorResult& c = *result.corridor;
+    const evaluation::CorridorResult& c = *result.corridor;
     return {"corridor",
             "±" + printFixed(c.deviation, 1) + space + "dB " +
                 printEngineering(c.judged.from, "Hz", 2) + "–" +
@@ -57,7 +57,7 @@ Figure corridor(const job::CabinetResult& result) {
                 ", unsmoothed, over the trusted part of the corridor's range."};
 }
 
-Figure parts(const job::CabinetResult& result) {
+Figure parts(const evaluation::CabinetResult& result) {
     const std::string count =
         std::to_string(result.parts) + (result.parts == 1 ? " part" : " parts");
     if (result.pricedParts == 0) {
@@ -83,7 +83,7 @@ std::string levelText(double level) {
     return (digits.front() == '-' ? "\u2212" + digits.substr(1) : digits) + space + "dB";
 }
 
-std::vector<Figure> line(const job::CabinetResult& result) {
+std::vector<Figure> line(const evaluation::CabinetResult& result) {
     return {sensitivity(result), impedance(result), corridor(result), parts(result)};
 }
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/evaluate.h"
+#include "core/evaluation/evaluate.h"
 
 /// Sentences about results. What the window shows and the command line prints comes from here.
 namespace yf::report {
@@ -15,7 +15,7 @@ struct Figure {
 
 /// The whole speaker's state in one line: sensitivity, least impedance, flatness, parts.
 /// A figure that cannot be given says what is missing instead of being left out.
-[[nodiscard]] std::vector<Figure> line(const job::CabinetResult& result);
+[[nodiscard]] std::vector<Figure> line(const evaluation::CabinetResult& result);
 
 /// "3.41 Ω at 2.1 kHz"
 [[nodiscard]] std::string impedanceText(const network::Lowest& least);

@@ -8,8 +8,8 @@ namespace yf::report {
 
 namespace {
 
-bool isSound(job::TakeFormat format) {
-    return format == job::TakeFormat::impulse || format == job::TakeFormat::recording;
+bool isSound(take::TakeFormat format) {
+    return format == take::TakeFormat::impulse || format == take::TakeFormat::recording;
 }
 
 } // namespace
@@ -44,7 +44,7 @@ Result<TakeFileWritten> exportTakeOf(const TakeFileRequest& request) {
                      ids.empty() ? "the job has none"
                                  : "the nearest known take is " + text::nearest(request.take, ids)};
     }
-    YF_TRY(content, job::exportTake(*take, request.format));
+    YF_TRY(content, take::exportTake(*take, request.format));
     return TakeFileWritten{std::move(content), isSound(request.format)};
 }
 

@@ -2,8 +2,8 @@
 #pragma once
 
 #include "core/base/result.h"
-#include "core/job/export_take.h"
 #include "core/quantity/quantity.h"
+#include "core/take/export.h"
 #include "core/text/value.h"
 
 #include <optional>
@@ -15,7 +15,7 @@ namespace yf::report {
 struct TakeFileRequest {
     std::string file;
     std::string take;
-    job::TakeFormat format{};
+    take::TakeFormat format{};
     std::optional<std::string> outputFile;
 
     static void fields(auto& self, auto&& field) {
@@ -35,13 +35,13 @@ struct TakeFileRequest {
 
 /// Output: the file's usual ending, its size, and of a text its content.
 struct TakeFileWritten {
-    job::TakeFile content;
+    take::TakeFile content;
     bool sound{};
 
     [[nodiscard]] text::Value write() const;
 };
 
-/// Fails where the job has no such take, with those it has, and as job::exportTake does.
+/// Fails where the job has no such take, with those it has, and as take::exportTake does.
 [[nodiscard]] Result<TakeFileWritten> exportTakeOf(const TakeFileRequest& request);
 
 } // namespace yf::report

@@ -2,8 +2,8 @@
 #include "core/sim/find_trial.h"
 
 #include "core/find/by_hand.h"
-#include "core/network/ladder_edit.h"
-#include "core/network/part.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/parts/part.h"
 #include "core/sim/driver_trial.h"
 #include "core/sim/random.h"
 

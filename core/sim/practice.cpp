@@ -2,7 +2,9 @@
 #include "core/sim/practice.h"
 
 #include "core/bench/next_check.h"
-#include "core/job/evaluate.h"
+#include "core/edit/bench.h"
+#include "core/evaluation/assemble.h"
+#include "core/evaluation/evaluate.h"
 
 #include <algorithm>
 #include <array>
@@ -114,7 +116,7 @@ Practice::Practice(std::uint64_t seed, PracticeLevel level)
     said.outcome = symptom_;
     said.cabinet = practiceSpeaker;
     said.driver = practiceSpeaker;
-    job_ = *job::addReading(said).apply(job_);
+    job_ = *edit::addReading(said).apply(job_);
 }
 
 Specimen Practice::underTheTips(bool twin) {
@@ -174,16 +176,16 @@ Result<std::string> Practice::make(const std::string& check, bool cautionsHeeded
     reading.outcome = session_->outcome(check);
     reading.cabinet = practiceSpeaker;
     reading.driver = practiceSpeaker;
-    YF_TRY(changed, job::addReading(reading).apply(job_));
+    YF_TRY(changed, edit::addReading(reading).apply(job_));
     note(check, reading.outcome, false, cautionsHeeded);
     job_ = std::move(changed);
     return reading.outcome;
 }
 
 Done Practice::enter(job::BenchReading reading, bool cautionsHeeded) {
-    const job::Assembly assembly = job::assemble(job_);
-    YF_TRY(judged, job::withOutcome(job_, assembly, std::move(reading)));
-    YF_TRY(changed, job::addReading(judged).apply(job_));
+    const evaluation::Assembly assembly = evaluation::assemble(job_);
+    YF_TRY(judged, evaluation::withOutcome(job_, assembly.readings, std::move(reading)));
+    YF_TRY(changed, edit::addReading(judged).apply(job_));
     note(judged.check, judged.outcome, judged.driver == practiceTwin, cautionsHeeded);
     job_ = std::move(changed);
     return done();
@@ -197,9 +199,12 @@ double Practice::minutes() const {
     return sum;
 }
 
-job::DriverBench Practice::bench() const {
-    return job::benchOf(
-        job_, job::assemble(job_), practiceSpeaker, practiceSpeaker, bench::shippedTable());
+evaluation::DriverBench Practice::bench() const {
+    return evaluation::benchOf(job_,
+                               evaluation::assemble(job_).readings,
+                               practiceSpeaker,
+                               practiceSpeaker,
+                               bench::shippedTable());
 }
 
 std::vector<RouteStep> Practice::advisedRoute() const {

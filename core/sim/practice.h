@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/bench.h"
+#include "core/evaluation/bench.h"
 #include "core/job/job.h"
 #include "core/sim/bench_session.h"
 #include "core/sim/grade.h"
@@ -70,7 +70,7 @@ public:
 
     [[nodiscard]] double minutes() const;
 
-    [[nodiscard]] job::DriverBench bench() const;
+    [[nodiscard]] evaluation::DriverBench bench() const;
 
     [[nodiscard]] PracticeResult finish(const std::string& verdict) const;
 

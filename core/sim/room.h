@@ -136,7 +136,7 @@ struct SimulateRequest {
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
-        field(self.sweep, q::Group{"sweep", "what is played", true});
+        field(self.sweep, q::Group{"sweep", "what is played"});
         field(self.filters, q::Group{"filters", "the loudspeaker, sections in a row", true});
         field(self.gain,
               q::Quantity{"", "gain_db", 1.0, "dB", -120.0, 60.0, "per played unit at 1 m"}.orElse(

@@ -2,7 +2,7 @@
 #include "core/sim/sound_bench.h"
 
 #include "core/curve/interpolate.h"
-#include "core/job/usable_band.h"
+#include "core/evaluation/usable_band.h"
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 
@@ -133,8 +133,8 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
         if (cabinet == nullptr) {
             return Error{"cabinet", "'" + view.cabinet + "' is not in the job", ""};
         }
-        const job::Evaluation evaluation = job::evaluate(job);
-        const job::CabinetResult* result = evaluation.find(cabinet->id);
+        const evaluation::Evaluation evaluation = evaluation::evaluate(job);
+        const evaluation::CabinetResult* result = evaluation.find(cabinet->id);
         if (result == nullptr || result->impedance.size() < 2 || result->sum.size() < 2) {
             return Error{"cabinet",
                          "'" + cabinet->name + "' has no drivers with curves yet",
@@ -150,7 +150,7 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
     }
     const auto axis = responseOf(job, *driver);
     bench.impedance = impedanceOf(job, *driver);
-    const double a = std::sqrt(job::coneArea(*driver).Sd / pi);
+    const double a = std::sqrt(evaluation::coneArea(*driver).Sd / pi);
     if (view.place == job::MicPlace::farField) {
         bench.pressure = [=](double f) { return axis(f) * directivity(a, view.angle, f); };
         if (!view.also.empty()) {

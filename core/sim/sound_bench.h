@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/job/evaluate.h"
+#include "core/evaluation/evaluate.h"
 #include "core/job/recorded.h"
 #include "core/sim/room.h"
 

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/sim/wiring_trial.h"
 
-#include "core/network/ladder_edit.h"
-#include "core/network/textbook.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/design/textbook.h"
 #include "core/quantity/level.h"
 #include "core/sim/find_trial.h"
 #include "core/sim/random.h"

@@ -56,7 +56,7 @@ struct StatesRequest {
         namespace q = yf::quantity;
         field(self.before, q::Group{"before", "levels and conditions"});
         field(self.after, q::Group{"after", "levels and conditions"});
-        field(self.band, q::frequencies.as("band_hz", "that is judged, 200 to 10000"));
+        field(self.band, q::frequencies.as("band_hz", "that is judged").orElse(200.0));
     }
 };
 

@@ -291,9 +291,6 @@ std::optional<Error> check(const DiffractionRequest& r) {
     if (!r.width || !r.height) {
         return missing(r.width ? "height_m" : "width_m", "a box needs width and height");
     }
-    if (!r.distance) {
-        return missing("distance_m", "from the middle of the front to the listener");
-    }
     const auto outside = [](const char* key, double value, double half) {
         return Error{key,
                      text::printNumber(value) + " given",
@@ -344,7 +341,7 @@ Result<DiffractionAnswer> diffraction(const DiffractionRequest& r) {
         H = sphereOf(*r.radius, std::cos(r.horizontal) * std::cos(r.vertical), axis);
     } else {
         const Point listener =
-            ear({.distance = *r.distance}, {.horizontal = r.horizontal, .vertical = r.vertical});
+            ear({.distance = r.distance}, {.horizontal = r.horizontal, .vertical = r.vertical});
         H = diffractionOf({*r.width, *r.height, r.edge, r.edgeSize},
                           {r.sourceX, r.sourceY, r.radius.value_or(0.0)},
                           listener,

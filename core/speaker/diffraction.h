@@ -67,7 +67,7 @@ struct DiffractionRequest {
     std::optional<double> radius;
     Edge edge{};
     double edgeSize{};
-    std::optional<double> distance;
+    double distance{1.0};
     double horizontal{}; ///< rad
     double vertical{};   ///< rad
     std::optional<std::vector<double>> frequencies;
@@ -87,7 +87,8 @@ struct DiffractionRequest {
         field(self.edge, q::Choice<3>{"edge", {"sharp", "round", "chamfer"}, "of the front", 0});
         field(self.edgeSize,
               q::Quantity{"e", "edge_m", 1.0, "m", 0.0, 2.5, "radius or leg of it"}.orElse(0.0));
-        field(self.distance, q::distance.as("distance_m", "from the middle of the front"));
+        field(self.distance,
+              q::distance.as("distance_m", "from the middle of the front").orElse(1.0));
         field(self.horizontal, angle("horizontal_deg", 180.0));
         field(self.vertical, angle("vertical_deg", 90.0));
         field(self.frequencies, q::frequencies);

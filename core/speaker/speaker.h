@@ -2,7 +2,7 @@
 #pragma once
 
 #include "core/measure/inputs.h"
-#include "core/network/prototype.h"
+#include "core/network/line/prototype.h"
 #include "core/speaker/diffraction.h"
 #include "core/speaker/radiate.h"
 

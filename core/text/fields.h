@@ -146,7 +146,7 @@ private:
     template <class M, class D>
     static void useFallback(M& member, const D& descriptor) {
         if constexpr (IsVector<M>::value) {
-            member.clear();
+            // A list's default is the one that its struct begins with; one figure could not say it.
         } else if constexpr (std::is_same_v<D, quantity::Quantity>) {
             if constexpr (std::is_same_v<M, double> || std::is_same_v<M, std::optional<double>>) {
                 member = *descriptor.fallback * descriptor.unit;
@@ -440,9 +440,19 @@ Value write(const T& t) {
 class FieldDescriber {
 public:
     template <class M, class D>
-    void operator()(const M& /*member*/, const D& descriptor) {
+    void operator()(const M& member, const D& descriptor) {
         Value::Object about{{"key", descriptor.key}};
         tell<M>(about, descriptor);
+        if constexpr (std::is_same_v<M, std::vector<double>> &&
+                      std::is_same_v<D, quantity::Quantity>) {
+            if (descriptor.fallback && !member.empty()) {
+                Value::List list;
+                for (const double x : member) {
+                    list.push_back(x / descriptor.unit);
+                }
+                about.push_back({"default", std::move(list)});
+            }
+        }
         about.push_back({"required", required<M>(descriptor)});
         about.push_back({"help", descriptor.help});
         keys_.emplace_back(std::move(about));

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/tune/objective.h"
 
-#include "core/network/line_edit.h"
+#include "core/network/circuit/line_edit.h"
 
 #include <algorithm>
 #include <cmath>

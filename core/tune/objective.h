@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/line_knob.h"
-#include "core/network/sweep.h"
+#include "core/network/circuit/line_knob.h"
+#include "core/network/solve/sweep.h"
 
 #include <optional>
 #include <vector>

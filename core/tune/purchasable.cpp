@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/network/ladder_edit.h"
+#include "core/network/circuit/ladder_edit.h"
 #include "core/tune/tuner.h"
 
 #include <Eigen/Cholesky>

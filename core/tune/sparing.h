@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/price.h"
+#include "core/network/parts/price.h"
 #include "core/tune/tuner.h"
 
 namespace yf::tune {

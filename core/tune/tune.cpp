@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/tune/tune.h"
 
-#include "core/network/ladder_edit.h"
+#include "core/network/circuit/ladder_edit.h"
 #include "core/quantity/level.h"
 #include "core/text/nearest.h"
 

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/prototype.h"
+#include "core/network/line/prototype.h"
 #include "core/tune/sparing.h"
 #include "core/tune/tuner.h"
 

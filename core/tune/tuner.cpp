@@ -2,9 +2,9 @@
 #include "core/tune/tuner.h"
 
 #include "core/base/parallel.h"
-#include "core/network/ladder_edit.h"
-#include "core/network/line_edit.h"
-#include "core/network/tolerance.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/circuit/line_edit.h"
+#include "core/network/judge/tolerance.h"
 #include "core/tune/watch.h"
 
 #include <algorithm>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/load.h"
-#include "core/network/stock.h"
+#include "core/network/judge/load.h"
+#include "core/network/parts/stock.h"
 #include "core/tune/descent.h"
 
 #include <cstdint>

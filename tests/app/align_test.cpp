@@ -56,12 +56,12 @@ TEST_F(AlignTest, theWrongTweeterIsSaidAndTurnedOver) {
     // The highest pair is in sight, at its crossover.
     EXPECT_TRUE(figures().contains(QStringLiteral("▲"))) << figures().toStdString();
     EXPECT_TRUE(figures().contains(QStringLiteral("wiring")));
-    const auto before = job::evaluate(job()).find("left")->corridor->deviation;
+    const auto before = evaluation::evaluate(job()).find("left")->corridor->deviation;
     EXPECT_EQ(find<QPushButton>("align_flip_upper")->text(), QStringLiteral("Reverse Teasel 26"));
     click(find<QPushButton>("align_flip_upper"));
     settle();
     EXPECT_TRUE(figures().contains(QStringLiteral("✓"))) << figures().toStdString();
-    EXPECT_LT(job::evaluate(job()).find("left")->corridor->deviation, before - 3.0);
+    EXPECT_LT(evaluation::evaluate(job()).find("left")->corridor->deviation, before - 3.0);
     // The other pair.
     click(find<QToolButton>("align_pair_0"));
     settle();

@@ -6,8 +6,8 @@
 #include "app/plots/plot.h"
 #include "app/widgets/notice.h"
 #include "core/box/port.h"
-#include "core/job/box_edit.h"
-#include "core/job/box_study.h"
+#include "core/edit/box.h"
+#include "core/study/box.h"
 #include "tests/support/test_window.h"
 
 #include <QAction>
@@ -53,8 +53,8 @@ protected:
     }
 
     /// What the core makes of the box as it is now, asked anew.
-    job::BoxResult computed() {
-        const job::Evaluation e = job::evaluate(job());
+    evaluation::BoxResult computed() {
+        const evaluation::Evaluation e = evaluation::evaluate(job());
         return *e.find("left")->box("left-brome");
     }
 
@@ -85,7 +85,7 @@ protected:
 };
 
 /// Least |Z| of the model between 20 and 100 Hz with a peak on both sides.
-double dipOf(const job::BoxResult& r) {
+double dipOf(const evaluation::BoxResult& r) {
     const box::System s = box::systemOf(r.known.driver, r.box, r.source);
     const auto size = [&](double f) { return std::abs(box::motionAt(s, f).Z); };
     for (double f = 15.0; f < 100.0; f *= 1.001) {
@@ -105,7 +105,7 @@ TEST_F(BoxTest, draggingThePortMovesTheDipOfTheImpedance) {
     const double length = enclosure().ports.front().length;
     drag(cutaway, cutaway->handleAt(QStringLiteral("port")), {34.0, 0.0});
     EXPECT_GT(enclosure().ports.front().length, length + 0.02);
-    const job::BoxResult now = computed();
+    const evaluation::BoxResult now = computed();
     const double after = dip();
     EXPECT_LT(after, before - 2.0);
     EXPECT_NEAR(after / dipOf(now), 1.0, 0.012);
@@ -143,7 +143,7 @@ TEST_F(BoxTest, wallPartitionAndBraceAreDragged) {
 
 TEST_F(BoxTest, coneAndAirMoveAsTheModelSaysAndRestWhenUnseen) {
     auto* cutaway = find<app::Cutaway>("cutaway");
-    const job::BoxResult r = computed();
+    const evaluation::BoxResult r = computed();
     const box::System s = box::systemOf(r.known.driver, r.box, r.source);
     for (const double f : {20.0, *r.fb, 80.0}) {
         cutaway->setFrequency(f);
@@ -192,11 +192,11 @@ TEST_F(BoxTest, fieldsShapeThePortAndRefuseWhatCannotBe) {
     job::Enclosure e = enclosure();
     e.ports.front().side = job::PortWall::back;
     e.ports.front().height = job::driverHeight(*job::findCabinet(job(), "left"), e);
-    const auto moved = job::changeBox("left", e, "x").apply(job());
+    const auto moved = edit::changeBox("left", e, "x").apply(job());
     ASSERT_TRUE(moved.ok());
-    const auto findings = job::evaluate(*moved).judgement.findings;
-    EXPECT_TRUE(std::ranges::any_of(findings, [](const speaker::Finding& f) {
-        return speaker::rules()[f.rule].id == "port.behind";
+    const auto findings = findings::assess(*moved).judgement.findings;
+    EXPECT_TRUE(std::ranges::any_of(findings, [](const findings::Finding& f) {
+        return findings::rules()[f.rule].id == "port.behind";
     }));
 }
 

@@ -3,10 +3,11 @@
 // judged to be, and where the diagnosis goes.
 #include "app/check/check_list.h"
 #include "app/check/replacement_view.h"
+#include "app/frame/main_menu.h"
+#include "app/frame/own_files.h"
+#include "app/frame/start_page.h"
 #include "app/front/front_view.h"
 #include "app/instruments/meter_panel.h"
-#include "app/own_files.h"
-#include "app/start/start_page.h"
 #include "app/widgets/quantity_field.h"
 #include "core/job/store/store.h"
 #include "demo/lantern_hall.h"
@@ -82,7 +83,7 @@ protected:
             10000);
     }
 
-    const job::DriverBench* bench(const char* cabinet, const char* driver) {
+    const evaluation::DriverBench* bench(const char* cabinet, const char* driver) {
         return window->present()->evaluation.findBench(cabinet, driver);
     }
 };
@@ -91,6 +92,7 @@ protected:
 
 TEST_F(CheckTest, shortedTurnsAreFoundFromTheFirstScreenThroughTheMeters) {
     window = std::make_unique<app::MainWindow>(ask);
+    app::fitMenu(*window);
     window->resize(1280, 800);
     window->show();
     ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
@@ -154,7 +156,7 @@ TEST_F(CheckTest, shortedTurnsAreFoundFromTheFirstScreenThroughTheMeters) {
     click(find<QPushButton>("check_keep"));
     settle();
 
-    const job::DriverBench* found = bench("right", "right-sorrel");
+    const evaluation::DriverBench* found = bench("right", "right-sorrel");
     EXPECT_EQ(found->diagnosis.top, "shorted_turns");
     EXPECT_GE(found->diagnosis.topP, 0.9);
     EXPECT_TRUE(said("check_verdict").startsWith(QStringLiteral("Shorted turns: ")));
@@ -206,7 +208,7 @@ TEST_F(CheckTest, aNewReadingJoinsTheOldAndOneCanBeSetAside) {
     ASSERT_EQ(job().readings.size(), before + 2);
     const auto saysOf = [&](const char* outcome) {
         return std::ranges::any_of(bench("left", "left-brome")->evidence,
-                                   [&](const job::BenchEvidence& e) {
+                                   [&](const evaluation::BenchEvidence& e) {
                                        return e.evidence == bench::Evidence{"dcr", outcome};
                                    });
     };
@@ -494,13 +496,14 @@ TEST_F(CheckTest, checksOfTheCabinetCountForAllItsDrivers) {
     EXPECT_TRUE(job().readings.back().driver.empty());
     for (const char* const driver : {"left-brome", "left-sorrel", "left-teasel"}) {
         const auto& evidence = bench("left", driver)->evidence;
-        EXPECT_TRUE(std::ranges::any_of(evidence, [](const job::BenchEvidence& e) {
+        EXPECT_TRUE(std::ranges::any_of(evidence, [](const evaluation::BenchEvidence& e) {
             return e.evidence.check == "cable_contacts";
         })) << driver;
     }
     const auto& other = bench("right", "right-brome")->evidence;
-    EXPECT_TRUE(std::ranges::none_of(
-        other, [](const job::BenchEvidence& e) { return e.evidence.check == "cable_contacts"; }));
+    EXPECT_TRUE(std::ranges::none_of(other, [](const evaluation::BenchEvidence& e) {
+        return e.evidence.check == "cable_contacts";
+    }));
 }
 
 TEST_F(CheckTest, theListIsWalkedByKeysAndTellsItself) {
@@ -539,9 +542,9 @@ TEST_F(CheckTest, theFindingOfShortedTurnsComesWithTheReadings) {
     window->chooseDriver(QStringLiteral("right-sorrel"));
     settle();
     const auto isFound = [&] {
-        const auto& findings = window->present()->evaluation.judgement.findings;
-        return std::ranges::any_of(findings, [](const speaker::Finding& f) {
-            return speaker::rules()[f.rule].id == "bench.shorted_likely";
+        const auto& findings = window->present()->findings.judgement.findings;
+        return std::ranges::any_of(findings, [](const findings::Finding& f) {
+            return findings::rules()[f.rule].id == "bench.shorted_likely";
         });
     };
     EXPECT_FALSE(isFound()) << "not settled yet";

@@ -3,6 +3,7 @@
 // times at random moments; each time the file must open, pass its integrity check and hold at least
 // the last value that was confirmed on the screen.
 #include "core/job/store/store.h"
+#include "core/network/circuit/ladder_edit.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"

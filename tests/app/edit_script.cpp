@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The window under a hand that never rests, for crash_test: it types into a tile, one value after
 // the other, and prints each value as soon as the line says "saved". Killed at any moment.
+#include "app/crossover/lanes_view.h"
+#include "app/crossover/part_tile.h"
+#include "app/frame/main_menu.h"
+#include "app/frame/main_window.h"
 #include "app/line/line_bar.h"
-#include "app/main_window.h"
-#include "app/network/lanes_view.h"
-#include "app/network/part_tile.h"
 #include "app/theme/theme.h"
 #include "tests/support/ask_nothing.h"
 
@@ -37,6 +38,7 @@ int main(int argc, char** argv) {
     yf::app::applyTheme(application, yf::app::ThemeName::linen);
     yf::test::AskNothing ask;
     yf::app::MainWindow window(ask);
+    yf::app::fitMenu(window);
     if (!window.openJob(QString::fromLocal8Bit(argv[1]))) {
         return 1;
     }

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/evaluation/evaluator.h"
+#include "core/edit/measurement.h"
 #include "tests/support/demo_job.h"
 
 #include <QTest>
@@ -13,7 +14,7 @@ namespace {
 job::Job withR2(double ohms) {
     network::Part part = network::findPart(demoCabinet().circuit, "R2").value();
     part.value = ohms;
-    return edited(demoJob(), job::changePart("projection", part));
+    return edited(demoJob(), edit::changePart("projection", part));
 }
 
 double R2Of(const job::Job& job) {
@@ -64,15 +65,16 @@ TEST(Evaluator, resultIsThatOfTheCoreAndKeepsItsPurpose) {
     evaluator.submit(demoJob(), app::Purpose::present);
     wait();
     EXPECT_EQ(got->purpose, app::Purpose::present);
-    EXPECT_EQ(got->evaluation.cabinets.front().sum, job::evaluate(demoJob()).cabinets.front().sum);
+    EXPECT_EQ(got->evaluation.cabinets.front().sum,
+              evaluation::evaluate(demoJob()).cabinets.front().sum);
     const auto assembly = got->assembly;
     evaluator.submit(withR2(8.2), app::Purpose::preview);
     wait();
     EXPECT_EQ(got->purpose, app::Purpose::preview);
     EXPECT_EQ(got->evaluation.cabinets.front().sum,
-              job::evaluate(withR2(8.2)).cabinets.front().sum);
+              evaluation::evaluate(withR2(8.2)).cabinets.front().sum);
     EXPECT_EQ(got->assembly, assembly) << "the same measurements are brought onto the axis once";
-    evaluator.submit(edited(demoJob(), job::trustTake("take-2", {100.0, 1000.0})),
+    evaluator.submit(edited(demoJob(), edit::trustTake("take-2", {100.0, 1000.0})),
                      app::Purpose::present);
     wait();
     EXPECT_NE(got->assembly, assembly);

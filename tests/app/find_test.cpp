@@ -1,12 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Whole networks found through the stage's own controls; the parts page and the states drawn beside
 // the present one.
-#include "app/network/diagram.h"
-#include "app/network/find_page.h"
-#include "app/network/lanes_view.h"
-#include "app/network/part_tile.h"
+#include "app/crossover/diagram.h"
+#include "app/crossover/find_page.h"
+#include "app/crossover/lanes_view.h"
+#include "app/crossover/part_tile.h"
 #include "app/plots/plot.h"
-#include "core/job/align_study.h"
+#include "core/evaluation/assemble.h"
+#include "core/study/align.h"
 #include "tests/support/test_window.h"
 
 #include <QComboBox>
@@ -89,7 +90,8 @@ TEST_F(FindTest, theFrontStaysInTheJobAndANetworkIsTaken) {
     for (const job::FoundNetwork& n : networks) {
         circuits.push_back(n.circuit);
     }
-    const auto windows = job::windowErrors(job(), cabinet(), job::assemble(job()), circuits);
+    const auto windows =
+        study::windowErrors(job(), cabinet(), evaluation::assemble(job()), circuits);
     for (std::size_t i = 0; i < networks.size(); ++i) {
         ASSERT_TRUE(windows[i].has_value());
         EXPECT_NEAR(*chart()->shown().windows[i], *windows[i], 1e-9);
@@ -130,7 +132,7 @@ TEST_F(FindTest, theFrontStaysInTheJobAndANetworkIsTaken) {
     settle();
     EXPECT_EQ(cabinet().circuit, networks[last].circuit);
     // By its own measure the job is what was promised: greatest distance from the target.
-    const auto result = job::evaluate(job()).find("left");
+    const auto result = evaluation::evaluate(job()).find("left");
     EXPECT_NEAR(result->leastImpedance->ohms, networks[last].impedance, 0.01);
     press(Qt::Key_Z, Qt::ControlModifier);
     settle();
@@ -325,7 +327,8 @@ TEST_F(FindTest, otherStatesAreDrawnOnWish) {
     ASSERT_NE(hot, nullptr);
     // Nowhere less, and at 30 Hz, behind a coil that does nothing there, by 0.4 of the woofer's Re
     // at most.
-    const double Re = job::assemble(job()).cabinets.front().loads->loads().drivers[0].dcResistance;
+    const double Re =
+        evaluation::assemble(job()).cabinets.front()->loads->loads().drivers[0].dcResistance;
     for (qsizetype k = 0; k < cold->values.size(); ++k) {
         if (cold->frequencies[k] > 25.0 && cold->frequencies[k] < 35.0) {
             EXPECT_GT(hot->values[k], cold->values[k] + 0.1);

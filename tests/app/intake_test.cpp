@@ -185,8 +185,8 @@ TEST_F(IntakeTest, noneFittedTakesTheCheckOffTheList) {
     settle();
     const auto isOffered = [&](const char* check) {
         const auto* bench = window->present()->evaluation.findBench("projection", "campion");
-        return std::ranges::any_of(bench->offers,
-                                   [&](const job::CheckOffer& o) { return o.check == check; });
+        return std::ranges::any_of(
+            bench->offers, [&](const evaluation::CheckOffer& o) { return o.check == check; });
     };
     EXPECT_TRUE(isOffered("protector"));
     EXPECT_TRUE(isOffered("rotate_pots"));

@@ -2,10 +2,10 @@
 // A three-way from nothing with the keyboard alone: a new job, tables, a start from the book, a
 // part more, a value by hand, a driver turned over. No mouse, no call into the window
 // that a person could not make.
-#include "app/network/driver_end.h"
-#include "app/network/part_tile.h"
+#include "app/crossover/driver_end.h"
+#include "app/crossover/part_tile.h"
 #include "app/plots/plot.h"
-#include "core/job/start.h"
+#include "core/study/start.h"
 #include "tests/support/test_window.h"
 
 #include <QApplication>
@@ -103,9 +103,9 @@ TEST_F(KeyboardTest, aThreeWayFromNothing) {
     key(Qt::Key_Space);
     settle();
     const auto started =
-        job::startedNetwork(job(),
-                            job().cabinets.front(),
-                            {.order = 2, .fx = 500.0, .upper = {3200.0}, .padLevels = true});
+        study::startedNetwork(job(),
+                              job().cabinets.front(),
+                              {.order = 2, .fx = 500.0, .upper = {3200.0}, .padLevels = true});
     ASSERT_TRUE(started.ok());
     EXPECT_EQ(circuit(), *started);
     const auto count = network::parts(circuit()).size();

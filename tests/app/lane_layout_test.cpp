@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/network/lane_layout.h"
+#include "app/crossover/lane_layout.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/networks.h"
 

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // What stands in a lane beside parts, by hand: filters before amplifiers, level controls, own
 // parts, the plans of the book.
-#include "app/network/line_tile.h"
-#include "app/network/part_tile.h"
-#include "core/job/start.h"
+#include "app/crossover/line_tile.h"
+#include "app/crossover/part_tile.h"
+#include "core/study/start.h"
 #include "tests/support/test_window.h"
 
 #include <QApplication>

@@ -7,10 +7,11 @@
 #include "app/measure/setup_sketch.h"
 #include "app/measure/take_list.h"
 #include "app/plots/plot.h"
-#include "app/stage.h"
+#include "app/stage/stage.h"
 #include "app/widgets/quantity_field.h"
-#include "core/job/make_take.h"
-#include "core/job/replacement.h"
+#include "core/edit/front.h"
+#include "core/study/replacement.h"
+#include "core/take/make.h"
 #include "tests/support/test_window.h"
 
 #include <QAction>
@@ -255,7 +256,7 @@ TEST_F(MeasureTest, aTakeSurvivesTheFileWithItsSamples) {
     EXPECT_EQ(*after, before);
     ASSERT_NE(after->recording, nullptr);
     EXPECT_EQ(after->recording->measured, before.recording->measured);
-    EXPECT_EQ(job::samplesKey(*after->recording), before.recorded.samples);
+    EXPECT_EQ(take::samplesKey(*after->recording), before.recorded.samples);
 }
 
 TEST_F(MeasureTest, calibrationsAreRecordedKeptForTheDeviceAndTakenOff) {
@@ -367,7 +368,7 @@ TEST_F(MeasureTest, nearAndFarAreJoinedAndKept) {
     window->chooseCabinet(QStringLiteral("left"));
     window->chooseDriver(QStringLiteral("left-brome"));
     // Without what is printed on it.
-    Q_EMIT find<app::Stage>("stage_measure")->edited(job::changeSheet("left-brome", {}, {}));
+    Q_EMIT find<app::Stage>("stage_measure")->edited(edit::changeSheet("left-brome", {}, {}));
     settle();
     page("merge");
     EXPECT_NE(plot("merge_plot")->trace(QStringLiteral("joined")), nullptr);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Practising on the real window, from the start page to the truth.
 #include "app/check/check_list.h"
+#include "app/frame/main_menu.h"
 #include "app/instruments/meter_panel.h"
 #include "app/practice/practice_page.h"
 #include "app/practice/practice_result.h"
@@ -23,6 +24,7 @@ class PractiseTest : public WindowTest {
 protected:
     void SetUp() override {
         window = std::make_unique<app::MainWindow>(ask);
+        app::fitMenu(*window);
         window->resize(1280, 800);
         window->show();
         ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/document/document.h"
-#include "core/job/front_edit.h"
+#include "core/edit/front.h"
 #include "core/job/store/earlier.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/failing_disk.h"
@@ -50,11 +50,11 @@ TEST(Document, fileIsTheHistoryAfterAnyWalk) {
                 document->endGesture();
                 break;
             default:
-                document->apply(job::stepPart("projection",
-                                              random.below(2) == 0 ? "C3" : "L1",
-                                              network::ESeries::E24,
-                                              random.below(2) == 0 ? 1 : -1,
-                                              random.below(3) == 0 ? "" : "step"));
+                document->apply(edit::stepPart("projection",
+                                               random.below(2) == 0 ? "C3" : "L1",
+                                               network::ESeries::E24,
+                                               random.below(2) == 0 ? 1 : -1,
+                                               random.below(3) == 0 ? "" : "step"));
             }
         }
         document->waitUntilSaved();
@@ -70,8 +70,8 @@ TEST(Document, aFastGestureIsSavedByItsLastState) {
     const std::string path = folder.path("a.yfjob");
     auto document = documentAt(path);
     for (int i = 0; i < 400; ++i) {
-        document->apply(
-            job::stepPart("projection", "C3", network::ESeries::E192, i % 2 == 0 ? 3 : -2, "drag"));
+        document->apply(edit::stepPart(
+            "projection", "C3", network::ESeries::E192, i % 2 == 0 ? 3 : -2, "drag"));
     }
     EXPECT_EQ(document->history().position(), 1U);
     EXPECT_FALSE(document->settled());
@@ -86,7 +86,7 @@ TEST(Document, endsOnlyWhenEverythingIsWritten) {
     {
         auto document = documentAt(path);
         for (int i = 0; i < 30; ++i) {
-            document->apply(job::changeTitle("Title " + std::to_string(i)));
+            document->apply(edit::changeTitle("Title " + std::to_string(i)));
         }
         last = document->job();
     }
@@ -103,14 +103,14 @@ TEST(Document, refusedEditsAreToldAndNotWritten) {
                      document.get(),
                      [&](const QString& why) { told = why; });
     QObject::connect(document.get(), &app::Document::changed, document.get(), [&] { ++changes; });
-    document->apply(job::removePart("projection", "Z9"));
+    document->apply(edit::removePart("projection", "Z9"));
     EXPECT_NE(told.indexOf(QStringLiteral("Z9")), -1);
     EXPECT_EQ(changes, 0);
     document->undo(); // nothing to undo
     document->redo();
     EXPECT_EQ(changes, 0);
     EXPECT_FALSE(document->everChanged());
-    document->apply(job::changeTitle("New"));
+    document->apply(edit::changeTitle("New"));
     EXPECT_EQ(changes, 1);
     EXPECT_TRUE(document->everChanged());
 }
@@ -118,7 +118,7 @@ TEST(Document, refusedEditsAreToldAndNotWritten) {
 TEST(Document, copiesHoldTheHistoryAndNeverOverwrite) {
     const TempFolder folder;
     auto document = documentAt(folder.path("a.yfjob"));
-    document->apply(job::changeTitle("Newer than the disk, perhaps"));
+    document->apply(edit::changeTitle("Newer than the disk, perhaps"));
     ASSERT_TRUE(document->copyTo(folder.path("b.yfjob")).ok());
     EXPECT_EQ(read(folder.path("b.yfjob")).steps(), document->history().steps());
     EXPECT_FALSE(document->copyTo(folder.path("b.yfjob")).ok());
@@ -139,7 +139,7 @@ TEST(Document, aFailingDiskLosesNothing) {
                      [&](const QString& why) { told << why; });
     FailingDisk::failAlways(Trouble::full);
     for (int i = 0; i < 5; ++i) {
-        document->apply(job::changeTitle("Title " + std::to_string(i)));
+        document->apply(edit::changeTitle("Title " + std::to_string(i)));
     }
     document->undo();
     ASSERT_TRUE(document->addNote("while the disk was full").ok());
@@ -149,18 +149,18 @@ TEST(Document, aFailingDiskLosesNothing) {
     EXPECT_FALSE(document->allWritten());
     EXPECT_EQ(document->job().title, "Title 3") << "the work goes on";
     FailingDisk::workAgain();
-    document->apply(job::changeTitle("Title 9"));
+    document->apply(edit::changeTitle("Title 9"));
     ASSERT_TRUE(QTest::qWaitFor([&] { return document->settled(); }, 20000));
     EXPECT_EQ(read(path).steps(), document->history().steps());
     EXPECT_EQ(Store::openForReading(path)->load()->log, document->record().log);
 
     FailingDisk::failAlways(Trouble::readOnly);
-    document->apply(job::changeTitle("Nowhere yet"));
+    document->apply(edit::changeTitle("Nowhere yet"));
     document->waitUntilSaved();
     FailingDisk::workAgain();
     ASSERT_TRUE(document->saveTo(folder.path("b.yfjob")).ok());
     EXPECT_EQ(read(folder.path("b.yfjob")).steps(), document->history().steps());
-    document->apply(job::changeTitle("There"));
+    document->apply(edit::changeTitle("There"));
     document->waitUntilSaved();
     EXPECT_EQ(read(folder.path("b.yfjob")).job().title, "There");
 }
@@ -172,7 +172,7 @@ TEST(Document, snapshotsAndNotesReachTheFile) {
     {
         auto document = documentAt(path);
         ASSERT_TRUE(document->takeSnapshot("as received").ok());
-        document->apply(job::changeTitle("Changed"));
+        document->apply(edit::changeTitle("Changed"));
         ASSERT_TRUE(document->addNote("done").ok());
         EXPECT_FALSE(document->takeSnapshot("as received").ok());
         EXPECT_FALSE(document->addNote("").ok());
@@ -192,7 +192,7 @@ TEST(Document, aSecondWindowReadsOnly) {
     const auto second = app::Document::open(path);
     ASSERT_TRUE(second.ok());
     EXPECT_EQ((*second)->hold(), app::Hold::elsewhere);
-    (*second)->apply(job::changeTitle("From the second"));
+    (*second)->apply(edit::changeTitle("From the second"));
     EXPECT_TRUE((*second)->inMemoryOnly());
     (*second)->waitUntilSaved();
     EXPECT_EQ(read(path).job().title, demoJob().title);
@@ -229,7 +229,7 @@ TEST(Document, putsAGoodStateAsideAtTheEnd) {
     {
         auto document = app::Document::open(folder.path("a.yfjob")).value();
         document->keepStatesIn(states);
-        document->apply(job::changeTitle("Kept"));
+        document->apply(edit::changeTitle("Kept"));
     }
     const auto kept = job::store::earlierStates(states);
     ASSERT_EQ(kept.size(), 1U);

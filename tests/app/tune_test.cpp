@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The network tuned by machine through its own controls: looked at as it comes, stopped, taken in
 // one step, undone.
-#include "app/network/lanes_view.h"
-#include "app/network/part_tile.h"
-#include "app/network/tune_bar.h"
+#include "app/crossover/lanes_view.h"
+#include "app/crossover/part_tile.h"
+#include "app/crossover/tune_bar.h"
 #include "app/plots/plot.h"
-#include "core/network/line_edit.h"
+#include "core/network/circuit/line_edit.h"
 #include "tests/support/test_window.h"
 
 #include <QAction>
@@ -67,7 +67,7 @@ TEST_F(TuneTest, isLookedAtTakenAndUndone) {
                     part.value == network::nearestValue(part.value, network::ESeries::E12))
             << part.id;
     }
-    const auto result = job::evaluate(job()).find("left");
+    const auto result = evaluation::evaluate(job()).find("left");
     EXPECT_LT(result->corridor->deviation, 1.5);
     EXPECT_GE(result->leastImpedance->ohms, 3.2 * 0.999);
     EXPECT_FALSE(find<QPushButton>("tune_take")->isVisible());

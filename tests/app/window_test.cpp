@@ -1,15 +1,16 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The real window driven by mouse and keys; what it shows is compared with what the command line
 // gives for the same file, to the last digit shown.
+#include "app/crossover/driver_end.h"
+#include "app/crossover/lanes_view.h"
+#include "app/crossover/part_tile.h"
+#include "app/frame/main_menu.h"
 #include "app/front/front_view.h"
-#include "app/network/driver_end.h"
-#include "app/network/lanes_view.h"
-#include "app/network/part_tile.h"
 #include "app/plots/plot.h"
 #include "app/widgets/quantity_field.h"
 #include "cli/verb.h"
-#include "core/job/start.h"
 #include "core/job/store/store.h"
+#include "core/study/start.h"
 #include "core/text/number.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/test_window.h"
@@ -396,7 +397,7 @@ TEST_F(Window, aStartFromTheBookIsLookedAtThenTaken) {
     settle();
     EXPECT_EQ(undoName(), "Start second-order Linkwitz-Riley at 2.2\u202FkHz");
     EXPECT_EQ(response.trace(QStringLiteral("present")), nullptr);
-    const auto expected = job::startedNetwork(
+    const auto expected = study::startedNetwork(
         demoJob(), demoCabinet(), {.order = 2, .fx = 2200.0, .flattenImpedance = true});
     EXPECT_EQ(window->document()->job().cabinets.front().circuit, expected.value());
     expectLineAsByCommandLine();
@@ -406,7 +407,9 @@ TEST_F(Window, anImpossibleStartIsRefusedInWords) {
     click(find<QToolButton>("network_tab_book"));
     find<QComboBox>("start_order")->setFocus();
     press(Qt::Key_Up);
-    EXPECT_NE(notice().indexOf(QStringLiteral("must be even for Linkwitz-Riley")), -1)
+    EXPECT_TRUE(QTest::qWaitFor(
+        [&] { return notice().contains(QStringLiteral("must be even for Linkwitz-Riley")); },
+        20000))
         << notice().toStdString();
     click(find<QPushButton>("start_take"));
     settle();
@@ -557,6 +560,7 @@ TEST_F(Window, reopenedJobIsTheSame) {
     const QString corridor = line("corridor");
     window->close();
     window = std::make_unique<app::MainWindow>(ask);
+    app::fitMenu(*window);
     ASSERT_TRUE(window->openJob(QString::fromStdString(path)));
     window->chooseStage(QStringLiteral("network"));
     window->show();

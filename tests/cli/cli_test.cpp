@@ -2,6 +2,8 @@
 // The command line as a person or a script meets it: one JSON object in, one out, exit status 2 and
 // one line of words for what is wrong. Expected figures come from the check tables of docs/theory.
 #include "cli/verb.h"
+#include "core/edit/apply.h"
+#include "core/edit/parts.h"
 #include "core/job/record.h"
 #include "core/job/store/store.h"
 #include "tests/support/command_line.h"
@@ -393,7 +395,7 @@ TEST(JobVerbs, snapshotDiffAndLog) {
         auto store = job::store::Store::open(path);
         auto record = store->load();
         const auto change =
-            job::apply(*record, job::removePart("projection", "R3"), "2026-03-14T10:01:00");
+            edit::apply(*record, edit::removePart("projection", "R3"), "2026-03-14T10:01:00");
         ASSERT_TRUE(store->write(*change).ok());
     }
     EXPECT_EQ(*output({"job", "diff"}, with(R"(,"before":"as received")"))

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Sound devices: the simulated bench behind the interface, and the real path through a headless
 // sound server (dummy driver, the bench as a sound card of its own).
-#include "core/job/make_take.h"
 #include "core/quantity/level.h"
+#include "core/take/make.h"
 #include "devices/sound.h"
 
 #include <gtest/gtest.h>
@@ -175,12 +175,12 @@ TEST(SimulatedSound, levelsAreThoseOfTheDriver) {
     const signal::SweepPlan plan{.level = -20.0, .repeats = 2};
     const auto sweep = signal::makeSweep(plan).value();
     const SoundCaught caught = sweepThrough(*device, sweep);
-    job::TakeOrder order{.recorded = {.driver = "woofer",
-                                      .sweep = plan,
-                                      .fullScalePressure = bench->fullScalePressure,
-                                      .fullScaleVoltage = bench->fullScaleVoltage},
-                         .recording = {sweep.rate, caught.inputs[0], caught.inputs[1]}};
-    const auto made = job::makeTake(order);
+    take::TakeOrder order{.recorded = {.driver = "woofer",
+                                       .sweep = plan,
+                                       .fullScalePressure = bench->fullScalePressure,
+                                       .fullScaleVoltage = bench->fullScaleVoltage},
+                          .recording = {sweep.rate, caught.inputs[0], caught.inputs[1]}};
+    const auto made = take::makeTake(order);
     ASSERT_TRUE(made.ok());
     EXPECT_TRUE(made->verdict.faults.empty());
     ASSERT_TRUE(made->delay.has_value());
@@ -239,11 +239,11 @@ TEST_F(RealSound, impedanceThroughTheServer) {
     const auto sweep = signal::makeSweep(plan).value();
     const SoundCaught caught = sweepThrough(*device, sweep);
     ASSERT_EQ(caught.inputs.size(), 2U);
-    job::TakeOrder order{
+    take::TakeOrder order{
         .kind = job::TakeKind::impedance,
         .recorded = {.driver = "woofer", .sweep = plan, .sense = 10.0, .lead = 0.12},
         .recording = {sweep.rate, caught.inputs[0], caught.inputs[1]}};
-    const auto made = job::makeTake(order);
+    const auto made = take::makeTake(order);
     ASSERT_TRUE(made.ok()) << made.error().given;
     job::Job midrange;
     midrange.drivers.push_back({.id = "mid", .name = "Midrange", .band = job::Band::mid});

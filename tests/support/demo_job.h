@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/edit/apply.h"
+#include "core/evaluation/result.h"
+#include "core/findings/assess.h"
 #include "core/job/record.h"
 
 #include <string>
@@ -31,6 +34,11 @@ namespace yf::test {
 }
 
 /// Applies an edit; a refusal fails the test.
-[[nodiscard]] job::Job edited(const job::Job& job, const job::Edit& edit);
+[[nodiscard]] job::Job edited(const job::Job& job, const edit::Edit& edit);
+
+/// All that is computed and said of a job, in one.
+struct Looked : evaluation::Evaluation, findings::Assessment {};
+
+[[nodiscard]] Looked lookedAt(const job::Job& job);
 
 } // namespace yf::test

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/network/network.h"
+#include "core/network/solve/network.h"
 
 #include <cstdint>
 #include <string>

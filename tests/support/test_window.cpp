@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "tests/support/test_window.h"
 
+#include "app/frame/main_menu.h"
 #include "app/line/line_bar.h"
 #include "app/theme/theme.h"
 #include "app/widgets/notice.h"
@@ -29,6 +30,7 @@ void WindowTest::SetUp() {
 
 void WindowTest::openWindow() {
     window = std::make_unique<app::MainWindow>(ask);
+    app::fitMenu(*window);
     window->resize(1280, 800);
     ASSERT_TRUE(window->openJob(QString::fromStdString(path)));
     window->chooseStage(QStringLiteral("network"));

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "app/main_window.h"
+#include "app/frame/main_window.h"
 #include "app/widgets/ask.h"
 #include "tests/support/temp_folder.h"
 

@@ -5,7 +5,7 @@
 #include "core/find/by_hand.h"
 #include "core/find/find.h"
 #include "core/find/start.h"
-#include "core/network/ladder_edit.h"
+#include "core/network/circuit/ladder_edit.h"
 #include "core/sim/find_trial.h"
 #include "tests/support/networks.h"
 

@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/job/evaluate.h"
+#include "core/edit/new_job.h"
+#include "core/evaluation/evaluate.h"
+#include "core/job/fresh_id.h"
 #include "core/job/job.h"
-#include "core/job/new_job.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 
@@ -44,15 +45,15 @@ TEST(Job, whatRefersToSomethingMustFindIt) {
 TEST(NewJob, ofAnyNumberOfWaysIsSoundAndSaysWhatItMisses) {
     for (int count = 1; count <= 4; ++count) {
         for (const bool pair : {false, true}) {
-            const auto made = job::newJob({.title = "Kitchen",
-                                           .cabinet = "Shelf",
-                                           .pair = pair,
-                                           .ways = job::customaryWays(count)});
+            const auto made = edit::newJob({.title = "Kitchen",
+                                            .cabinet = "Shelf",
+                                            .pair = pair,
+                                            .ways = edit::customaryWays(count)});
             ASSERT_TRUE(made.ok());
             EXPECT_FALSE(job::check(*made).has_value());
             EXPECT_EQ(made->cabinets.size(), pair ? 2U : 1U);
             EXPECT_EQ(made->drivers.size(), static_cast<std::size_t>(count * (pair ? 2 : 1)));
-            const auto result = job::evaluate(*made).cabinets.front();
+            const auto result = evaluation::evaluate(*made).cabinets.front();
             EXPECT_EQ(result.ways.size(), static_cast<std::size_t>(count));
             EXPECT_EQ(result.missing.size(), 2U * static_cast<std::size_t>(count));
             // The drivers lie on the front and do not overlap.
@@ -71,9 +72,9 @@ TEST(NewJob, ofAnyNumberOfWaysIsSoundAndSaysWhatItMisses) {
 }
 
 TEST(NewJob, refusesWhatCannotBe) {
-    EXPECT_FALSE(job::newJob({.title = "", .ways = job::customaryWays(2)}).ok());
-    EXPECT_FALSE(job::newJob({.title = "x"}).ok());
-    EXPECT_FALSE(job::newJob({.title = "x", .ways = {{"", job::Band::low, 0.1}}}).ok());
+    EXPECT_FALSE(edit::newJob({.title = "", .ways = edit::customaryWays(2)}).ok());
+    EXPECT_FALSE(edit::newJob({.title = "x"}).ok());
+    EXPECT_FALSE(edit::newJob({.title = "x", .ways = {{"", job::Band::low, 0.1}}}).ok());
     EXPECT_EQ(job::freshId("Brome 210 (left)", {}), "brome-210-left");
     EXPECT_EQ(job::freshId("Brome 210", {"brome-210", "brome-210-2"}), "brome-210-3");
     EXPECT_EQ(job::freshId("Ω", {}), "x");

@@ -1,7 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/edit/measurement.h"
+#include "core/evaluation/assemble.h"
 #include "core/job/difference.h"
 #include "core/job/record.h"
-#include "core/job/start.h"
+#include "core/study/first_value.h"
+#include "core/study/start.h"
+#include "core/take/minimum_phase.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
 
@@ -18,8 +22,8 @@ using job::Record;
 
 constexpr const char* cabinet = "projection";
 
-job::Edit step(const char* part, int steps, std::string key = {}) {
-    return job::stepPart(cabinet, part, network::ESeries::E12, steps, std::move(key));
+edit::Edit step(const char* part, int steps, std::string key = {}) {
+    return edit::stepPart(cabinet, part, network::ESeries::E12, steps, std::move(key));
 }
 
 std::vector<std::string> texts(const Record& record) {
@@ -34,7 +38,7 @@ std::vector<std::string> texts(const Record& record) {
 
 TEST(Record, logsWhatWasDoneByItself) {
     Record record{job::History(demoJob())};
-    ASSERT_TRUE(job::apply(record, step("R2", 1), "2026-03-14T10:00:00").ok());
+    ASSERT_TRUE(edit::apply(record, step("R2", 1), "2026-03-14T10:00:00").ok());
     ASSERT_TRUE(job::undo(record, "2026-03-14T10:01:00").has_value());
     ASSERT_TRUE(job::redo(record, "2026-03-14T10:02:00").has_value());
     ASSERT_TRUE(job::addNote(record, "heard no difference", "2026-03-14T10:03:00").ok());
@@ -53,14 +57,14 @@ TEST(Record, logsWhatWasDoneByItself) {
 TEST(Record, aGestureIsOneEntry) {
     Record record{job::History(demoJob())};
     for (int i = 0; i < 3; ++i) {
-        const auto change = job::apply(record, step("R2", 1, "wheel"), "t" + std::to_string(i));
+        const auto change = edit::apply(record, step("R2", 1, "wheel"), "t" + std::to_string(i));
         ASSERT_TRUE(change.ok());
         EXPECT_EQ(change->replacesLog, i > 0);
     }
     EXPECT_EQ(texts(record), std::vector<std::string>{"changed Change R2 to 6.8\u202FΩ"});
     // A note ends it: what comes then is another thing.
     ASSERT_TRUE(job::addNote(record, "better", "t3").ok());
-    const auto next = job::apply(record, step("R2", 1, "wheel"), "t4");
+    const auto next = edit::apply(record, step("R2", 1, "wheel"), "t4");
     EXPECT_FALSE(next->replacesLog);
     EXPECT_EQ(record.log.size(), 3U);
 }
@@ -84,9 +88,10 @@ TEST(Record, restoringIsAnEditThatKeepsLaterTakes) {
     ASSERT_TRUE(job::takeSnapshot(record, "before", "t").ok());
     job::Take take = demoJob().takes.front();
     take.name = "later.csv";
-    ASSERT_TRUE(job::apply(record, step("R2", 2), "t").ok());
-    ASSERT_TRUE(job::apply(record, job::addTake("campion", take), "t").ok());
-    ASSERT_TRUE(job::apply(record, job::restoreSnapshot(*record.findSnapshot("before")), "t").ok());
+    ASSERT_TRUE(edit::apply(record, step("R2", 2), "t").ok());
+    ASSERT_TRUE(edit::apply(record, edit::addTake("campion", take), "t").ok());
+    ASSERT_TRUE(
+        edit::apply(record, edit::restoreSnapshot(*record.findSnapshot("before")), "t").ok());
     EXPECT_EQ(record.history.undoName(), "Restore the snapshot before");
     EXPECT_EQ(record.job().cabinets, demoJob().cabinets);
     EXPECT_EQ(record.job().drivers, demoJob().drivers);
@@ -102,16 +107,21 @@ TEST(Differences, inWords) {
     EXPECT_TRUE(job::differences(before, before).empty());
 
     struct {
-        job::Edit edit;
+        edit::Edit edit;
         const char* said;
     } const rows[] = {
         {step("C3", 1), "C3 5.6\u202FµF → 6.8\u202FµF"},
-        {job::reverseDriver(cabinet, 1, "Teasel 26"), "Teasel 26 reversed"},
-        {job::removePart(cabinet, "L3"), "L3 (0.68\u202FmH) taken out"},
-        {job::insertNewPart(cabinet, {1, 0, true}, network::PartKind::capacitor),
+        {edit::reverseDriver(cabinet, 1, "Teasel 26"), "Teasel 26 reversed"},
+        {edit::removePart(cabinet, "L3"), "L3 (0.68\u202FmH) taken out"},
+        {study::insertNewPart(before,
+                              evaluation::assemble(before),
+                              cabinet,
+                              {1, 0, true},
+                              network::PartKind::capacitor)
+             .value(),
          "C2 (22\u202FµF) put in"},
-        {job::changeTitle("Hall"), "renamed to Hall"},
-        {job::changeTarget(cabinet, {.from = 100.0}), "another corridor"},
+        {edit::changeTitle("Hall"), "renamed to Hall"},
+        {edit::changeTarget(cabinet, {.from = 100.0}), "another corridor"},
     };
 
     for (const auto& row : rows) {
@@ -123,7 +133,7 @@ TEST(Differences, inWords) {
         }
     }
     // Both ways: what was put in on one side is taken out on the other.
-    const auto back = job::differences(edited(before, job::removePart(cabinet, "L3")), before);
+    const auto back = job::differences(edited(before, edit::removePart(cabinet, "L3")), before);
     ASSERT_EQ(back.size(), 1U);
     EXPECT_EQ(back.front(), "L3 (0.68\u202FmH) put in");
 }
@@ -136,11 +146,12 @@ TEST(Differences, nothingThatDiffersIsLeftOut) {
     network::Part dear = lossy;
     dear.dcr -= 0.1;
     dear.price = 99.0;
-    for (const job::Edit& edit : {job::changePart(cabinet, lossy),
-                                  job::changePart(cabinet, dear),
-                                  job::useMinimumPhase("campion", job::TakeKind::response),
-                                  job::trustTake(before.takes.front().id, {40.0, 9000.0}),
-                                  job::startNetwork(cabinet, {.fx = 3000.0})}) {
+    for (const edit::Edit& edit :
+         {edit::changePart(cabinet, lossy),
+          edit::changePart(cabinet, dear),
+          take::useMinimumPhase(before, "campion", job::TakeKind::response).value(),
+          edit::trustTake(before.takes.front().id, {40.0, 9000.0}),
+          study::startNetwork(before, cabinet, {.fx = 3000.0}).value()}) {
         EXPECT_FALSE(job::differences(before, edited(before, edit)).empty()) << edit.name;
     }
 }

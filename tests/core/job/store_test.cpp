@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/job/intake_edit.h"
+#include "core/edit/intake.h"
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
 #include "tests/support/demo_job.h"
@@ -48,8 +48,8 @@ job::Change stepped(const Step& step, Moved moved) {
     return {.step = job::Change::Stepped{step, moved}};
 }
 
-void change(History& history, Store& store, const job::Edit& edit) {
-    const auto moved = history.apply(edit);
+void change(History& history, Store& store, const edit::Edit& edit) {
+    const auto moved = edit::apply(history, edit);
     ASSERT_TRUE(moved.ok());
     const auto written = store.write(stepped(history.step(), *moved));
     ASSERT_TRUE(written.ok()) << text::sentence(written.error());
@@ -89,11 +89,11 @@ TEST(Store, everyKindOfMoveSurvivesReopening) {
     {
         auto store = Store::create(path, history);
         ASSERT_TRUE(store.ok());
-        change(history, *store, job::removePart(cabinet, "R3"));
-        change(history, *store, job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3"));
+        change(history, *store, edit::removePart(cabinet, "R3"));
+        change(history, *store, edit::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3"));
         change(history,
                *store,
-               job::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")); // merges
+               edit::stepPart(cabinet, "C3", network::ESeries::E12, 1, "step C3")); // merges
         history.undo();
         ASSERT_TRUE(store->write(stepped(history.step(), Moved::back)).ok());
         history.undo();
@@ -105,7 +105,7 @@ TEST(Store, everyKindOfMoveSurvivesReopening) {
     EXPECT_EQ(mustLoad(mustOpen(path)).position(), history.position());
     {
         Store store = mustOpen(path);
-        change(history, store, job::removePart(cabinet, "C4")); // ends the redo
+        change(history, store, edit::removePart(cabinet, "C4")); // ends the redo
     }
     const History again = mustLoad(mustOpen(path));
     EXPECT_EQ(again.steps(), history.steps());
@@ -120,7 +120,7 @@ TEST(Store, keepsTheLastSteps) {
     auto store = Store::create(path, history);
     ASSERT_TRUE(store.ok());
     for (std::size_t i = 0; i < job::store::keptSteps + 30; ++i) {
-        change(history, *store, job::changeTitle("Title " + std::to_string(i)));
+        change(history, *store, edit::changeTitle("Title " + std::to_string(i)));
     }
     const auto loaded = store->load();
     ASSERT_TRUE(loaded.ok());
@@ -148,11 +148,11 @@ TEST(Store, randomWalksOfEditsUndoAndRedo) {
             } else {
                 change(history,
                        *store,
-                       job::stepPart(cabinet,
-                                     dice == 2 ? "C3" : "L1",
-                                     network::ESeries::E24,
-                                     random.below(2) == 0 ? 1 : -1,
-                                     "step"));
+                       edit::stepPart(cabinet,
+                                      dice == 2 ? "C3" : "L1",
+                                      network::ESeries::E24,
+                                      random.below(2) == 0 ? 1 : -1,
+                                      "step"));
             }
         }
         EXPECT_EQ(store->load()->history.steps(), history.steps()) << seed;
@@ -281,8 +281,8 @@ TEST(Store, aFileOfTheSecondVersionTakesWhatTheThirdKnows) {
     {
         Store store = mustOpen(path);
         History history = mustLoad(store);
-        change(history, store, job::addPhoto("front.png", png));
-        change(history, store, job::putProtector("left", {.rating = 2.0}));
+        change(history, store, edit::addPhoto("front.png", png));
+        change(history, store, edit::putProtector("left", {.rating = 2.0}));
     }
     const History history = mustLoad(mustOpen(path));
     ASSERT_EQ(history.job().photos.size(), 1U);

@@ -2,7 +2,8 @@
 // Every write of the store fails once in turn, in every way a disk can fail: what was confirmed is
 // there afterwards, the file is sound, the message says what happened, and the same change goes
 // through once the disk works again.
-#include "core/job/front_edit.h"
+#include "core/edit/front.h"
+#include "core/edit/measurement.h"
 #include "core/job/store/earlier.h"
 #include "core/job/store/store.h"
 #include "core/text/sentence.h"
@@ -121,13 +122,15 @@ TEST(Trouble, everyWriteOfEveryChangeFailsOnceAndNothingConfirmedIsLost) {
     Record record(demoHistory());
     ASSERT_TRUE(job::takeSnapshot(record, "as received", "t0").ok());
     ASSERT_TRUE(Store::create(path, record).ok());
-    const auto edit = [](job::Edit e) { return [e](Record& r) { return job::apply(r, e, "t1"); }; };
+    const auto edit = [](edit::Edit e) {
+        return [e](Record& r) { return edit::apply(r, e, "t1"); };
+    };
     int writes = 0;
-    writes += tryAll("a step", path, edit(job::changeTitle("Other")));
+    writes += tryAll("a step", path, edit(edit::changeTitle("Other")));
     job::Take take = demoJob().takes.front();
     take.curve = std::make_shared<const curve::Curve>(
         curve::Curve({20.0, 200.0, 2000.0}, {{1, 0}, {2, 0}, {1, 0}}, curve::Phase::none));
-    writes += tryAll("a step with a new curve", path, edit(job::addTake("campion", take)));
+    writes += tryAll("a step with a new curve", path, edit(edit::addTake("campion", take)));
     writes += tryAll(
         "undo", path, [](Record& r) -> Result<Change> { return job::undo(r, "t1").value(); });
     writes +=
@@ -171,7 +174,8 @@ TEST(EarlierStates, tenAreKeptTheOldestGoFirst) {
     const std::string states = folder.path("earlier/of this job");
     EXPECT_TRUE(job::store::earlierStates(states).empty());
     for (int i = 10; i < 23; ++i) {
-        const auto change = job::apply(record, job::changeTitle("Title " + std::to_string(i)), "t");
+        const auto change =
+            edit::apply(record, edit::changeTitle("Title " + std::to_string(i)), "t");
         ASSERT_TRUE(store->write(*change).ok());
         ASSERT_TRUE(
             job::store::putAside(*store, states, "2026-03-14T10:" + std::to_string(i) + ":00")

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // docs/theory/measurement.md, "Text tables": every form that is read, every guess that is told,
 // every refusal with its place.
-#include "core/job/import_take.h"
 #include "core/measure/decode.h"
 #include "core/measure/import.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
+#include "core/take/import.h"
 #include "core/text/sentence.h"
 
 #include <gtest/gtest.h>
@@ -285,14 +285,14 @@ TEST(ImportTable, curveOfATable) {
 }
 
 TEST(ImportTake, tellsAndKeepsHowItWasRead) {
-    const auto take =
-        job::importTake(job::TableFile{"freq,impedance\n100,6\n200,7\n", "old.txt", "2026-05-06"});
+    const auto take = take::importTake(
+        take::TableFile{"freq,impedance\n100,6\n200,7\n", "old.txt", "2026-05-06"});
     ASSERT_TRUE(take.ok());
     EXPECT_EQ(take->take.kind, job::TakeKind::impedance);
     EXPECT_EQ(take->take.name, "old.txt");
     EXPECT_TRUE(take->doubtful);
     EXPECT_NE(take->told.find("minimum phase"), std::string::npos);
-    const auto refused = job::importTake(job::TableFile{"nothing", "old.txt", "2026-05-06"});
+    const auto refused = take::importTake(take::TableFile{"nothing", "old.txt", "2026-05-06"});
     ASSERT_FALSE(refused.ok());
     EXPECT_EQ(refused.error().subject, "old.txt");
 }

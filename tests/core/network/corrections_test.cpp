@@ -1,14 +1,14 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Correction circuits solved in the circuit they are meant for; coils, heat, tolerances and
 // sections at line level against published figures.
-#include "core/network/biquad.h"
-#include "core/network/branches.h"
-#include "core/network/coil.h"
-#include "core/network/ladder_edit.h"
-#include "core/network/power.h"
-#include "core/network/shelf.h"
-#include "core/network/tolerance.h"
-#include "core/network/trap.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/design/shelf.h"
+#include "core/network/design/trap.h"
+#include "core/network/judge/power.h"
+#include "core/network/judge/tolerance.h"
+#include "core/network/line/biquad.h"
+#include "core/network/parts/coil.h"
+#include "core/network/solve/branches.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"

@@ -2,8 +2,8 @@
 // What leaves: the netlist is run by ngspice 39 and held against our own solution; the others are
 // read back as what they say they are.
 #include "core/driver/impedance.h"
-#include "core/network/export.h"
-#include "core/network/spice_import.h"
+#include "core/network/exchange/export.h"
+#include "core/network/exchange/spice_import.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"

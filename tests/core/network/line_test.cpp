@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Filters before amplifiers: against identities published for them, and an amplifier for each way
 // against each way solved by itself.
-#include "core/network/biquad.h"
-#include "core/network/export.h"
-#include "core/network/load.h"
-#include "core/network/sweep.h"
+#include "core/network/exchange/export.h"
+#include "core/network/judge/load.h"
+#include "core/network/line/biquad.h"
+#include "core/network/solve/sweep.h"
 #include "core/quantity/level.h"
 #include "core/tune/objective.h"
 #include "tests/support/networks.h"

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/network/ladder_edit.h"
-#include "core/network/load.h"
-#include "core/network/solve.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/judge/load.h"
+#include "core/network/solve/solve.h"
 #include "core/quantity/level.h"
 #include "tests/support/check_table.h"
 #include "tests/support/networks.h"

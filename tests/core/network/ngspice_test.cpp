@@ -2,8 +2,8 @@
 // Every source of truth here is ngspice 39, a general-purpose circuit simulator: the ten netlists
 // of tests/data/ngspice (hand-written, each explained in its header) and circuits written out by
 // tests/support/spice from networks of our own.
-#include "core/network/load.h"
-#include "core/network/solve.h"
+#include "core/network/judge/load.h"
+#include "core/network/solve/solve.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
 #include "tests/support/spice.h"

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The network's notation (docs/theory/network.md, "Notation"): what is read, what it means, what is
 // refused by name, and the hand's work on the ladder.
-#include "core/network/circuit.h"
-#include "core/network/ladder_edit.h"
+#include "core/network/circuit/circuit.h"
+#include "core/network/circuit/ladder_edit.h"
 #include "core/text/sentence.h"
 #include "tests/support/networks.h"
 

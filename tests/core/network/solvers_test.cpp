@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/network/load.h"
-#include "core/network/solve.h"
+#include "core/network/judge/load.h"
+#include "core/network/solve/solve.h"
 #include "core/quantity/level.h"
 #include "core/text/sentence.h"
 #include "tests/support/networks.h"

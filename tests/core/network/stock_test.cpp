@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The drawer: what is typed into it, and what a search may take out of it.
-#include "core/network/stock.h"
+#include "core/network/parts/stock.h"
 #include "core/text/fields.h"
 
 #include <gtest/gtest.h>

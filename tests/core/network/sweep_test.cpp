@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The tree that is solved again and again: against the plain solver, and its derivatives against
 // central differences of the plain solver (five points, so that they are good to 1e-9).
-#include "core/network/ladder_edit.h"
-#include "core/network/sweep.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/solve/sweep.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
 

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Other states of a speaker, against circuits in which that state is written out by hand.
-#include "core/network/what_if.h"
+#include "core/network/judge/what_if.h"
 #include "core/quantity/level.h"
 #include "tests/support/networks.h"
 

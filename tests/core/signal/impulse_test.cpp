@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/job/import_take.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
 #include "core/signal/impulse.h"
 #include "core/signal/spectrum.h"
 #include "core/signal/wav.h"
+#include "core/take/import.h"
 #include "core/text/sentence.h"
 #include "tests/support/networks.h"
 
@@ -247,11 +247,11 @@ TEST(Wav, refusalsNameTheFile) {
 TEST(ImportTake, aWavBecomesAGatedResponse) {
     Impulse impulse = driver(60.0, 12000.0, 480);
     addReflection(impulse, 4e-3, 0.5);
-    const job::ImportOrder order{
+    const take::ImportOrder order{
         .file = {signal::writeWav(impulse.samples, rate), "left brome.wav", "2026-03-14"},
         .distance = 0.7,
         .commonTime = false};
-    const auto imported = job::importTake(order);
+    const auto imported = take::importTake(order);
     ASSERT_TRUE(imported.ok()) << text::sentence(imported.error());
     const job::Take& take = imported->take;
     EXPECT_EQ(take.kind, job::TakeKind::response);
@@ -268,21 +268,21 @@ TEST(ImportTake, aWavBecomesAGatedResponse) {
     EXPECT_NEAR(quantity::decibels(std::abs(take.curve->values()[k]) / quantity::referencePressure),
                 94.0,
                 0.6);
-    job::ImportOrder shorter = order;
+    take::ImportOrder shorter = order;
     shorter.sound.right = 2e-3;
-    EXPECT_NEAR(job::importTake(shorter)->take.gate.value(), 2e-3, 1e-9);
-    job::ImportOrder wrong = order;
+    EXPECT_NEAR(take::importTake(shorter)->take.gate.value(), 2e-3, 1e-9);
+    take::ImportOrder wrong = order;
     wrong.sound.channel = 2;
-    EXPECT_NE(text::sentence(job::importTake(wrong).error()).find("left brome.wav: channel 2"),
+    EXPECT_NE(text::sentence(take::importTake(wrong).error()).find("left brome.wav: channel 2"),
               std::string::npos);
-    job::ImportOrder silent = order;
+    take::ImportOrder silent = order;
     silent.file.bytes = signal::writeWav(std::vector<double>(500), rate);
-    EXPECT_NE(text::sentence(job::importTake(silent).error()).find("only zeros"),
+    EXPECT_NE(text::sentence(take::importTake(silent).error()).find("only zeros"),
               std::string::npos);
 }
 
 TEST(ImportTake, correctionsAreObeyed) {
-    job::ImportOrder order{
+    take::ImportOrder order{
         .file = {"f x level angle\n0.1 9 80 1.0\n1 9 90 0.5\n10 9 70 -0.5\n", "t.txt", ""}};
     order.table.frequencyUnit = measure::FrequencyUnitChoice::khz;
     order.table.valueColumn = 3;
@@ -291,16 +291,16 @@ TEST(ImportTake, correctionsAreObeyed) {
     order.table.quantity = measure::QuantityChoice::level;
     order.trustedFrom = 500.0;
     order.drive = 1.0;
-    const auto imported = job::importTake(order);
+    const auto imported = take::importTake(order);
     ASSERT_TRUE(imported.ok()) << text::sentence(imported.error());
     EXPECT_EQ(imported->take.curve->frequencies(), (curve::Axis{100.0, 1000.0, 10000.0}));
     EXPECT_NEAR(std::arg(imported->take.curve->values()[0]), 1.0, 1e-12);
     EXPECT_EQ(imported->take.curve->trusted().from, 500.0);
     EXPECT_EQ(imported->take.drive, 1.0);
     order.table.phaseColumn = 0;
-    EXPECT_EQ(job::importTake(order)->take.curve->phase(), curve::Phase::none);
+    EXPECT_EQ(take::importTake(order)->take.curve->phase(), curve::Phase::none);
     order.table.valueColumn = 9;
-    EXPECT_NE(text::sentence(job::importTake(order).error()).find("t.txt, value_column: 9 given"),
+    EXPECT_NE(text::sentence(take::importTake(order).error()).find("t.txt, value_column: 9 given"),
               std::string::npos);
 }
 

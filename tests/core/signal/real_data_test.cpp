@@ -2,11 +2,11 @@
 // Real data, not only our own simulation: a measured head-related impulse response out of a SOFA
 // file (AES69) that a general-purpose package of Debian brings.
 #include "core/curve/smooth.h"
-#include "core/job/import_take.h"
 #include "core/measure/inputs.h"
 #include "core/quantity/level.h"
 #include "core/signal/decay.h"
 #include "core/signal/wav.h"
+#include "core/take/import.h"
 #include "core/text/sentence.h"
 
 #include <gtest/gtest.h>
@@ -30,7 +30,7 @@ TEST(RealData, aMeasuredImpulseResponseIsTakenWithoutComplaint) {
         samples.assign(first, first + set->N);
         samples.resize(samples.size() + 256); // what a recorder would have gone on with
         const std::string wav = signal::writeWav(samples, rate);
-        const auto taken = job::importTake(job::TableFile{wav, "measured.wav", "2026-01-01"});
+        const auto taken = take::importTake(take::TableFile{wav, "measured.wav", "2026-01-01"});
         ASSERT_TRUE(taken.ok()) << text::sentence(taken.error());
         ASSERT_TRUE(taken->impulse.has_value());
         const auto& curve = *taken->take.curve;

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Polarity, delay, notches, loudness, money.
 #include "core/curve/minimum_phase.h"
-#include "core/network/prototype.h"
+#include "core/network/line/prototype.h"
 #include "core/quantity/level.h"
 #include "core/speaker/align.h"
 #include "core/speaker/before_after.h"

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The tuner against networks whose best values are known, its slopes against differences, and what
 // it must never offer.
-#include "core/network/ladder_edit.h"
-#include "core/network/line_edit.h"
-#include "core/network/tolerance.h"
+#include "core/network/circuit/ladder_edit.h"
+#include "core/network/circuit/line_edit.h"
+#include "core/network/judge/tolerance.h"
 #include "core/tune/tune.h"
 #include "tests/support/networks.h"
 

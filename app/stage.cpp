@@ -1,8 +1,0 @@
-// SPDX-License-Identifier: GPL-3.0-or-later
-#include "app/stage.h"
-
-namespace yf::app {
-
-Stage::~Stage() = default;
-
-} // namespace yf::app

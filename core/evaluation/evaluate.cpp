@@ -1,0 +1,97 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/evaluation/evaluate.h"
+
+#include "core/evaluation/assemble.h"
+#include "core/evaluation/bench.h"
+#include "core/evaluation/cabinet_result.h"
+
+#include <algorithm>
+#include <future>
+
+namespace yf::evaluation {
+
+namespace {
+
+/// A box that has to be computed, and where its result goes.
+struct MissingBox {
+    BoxInputs in;
+    std::size_t cabinet{};
+    std::size_t place{};
+};
+
+/// Boxes of all cabinets, those that memory does not hold computed at once: a pair changes
+/// together, and the hand waits for both.
+void evaluateBoxes(const job::Job& job,
+                   const Assembly& assembly,
+                   Memory& memory,
+                   std::vector<CabinetResult>& results) {
+    std::vector<MissingBox> missing;
+    for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
+        const job::Cabinet& cabinet = job.cabinets[i];
+        for (const job::Enclosure& e : cabinet.boxes) {
+            const auto known = assembly.boxDrivers.find(e.driver);
+            if (known == assembly.boxDrivers.end()) {
+                continue;
+            }
+            BoxInputs in = boxInputs(job, cabinet, e, known->second);
+            const auto kept = memory.boxes.find(in);
+            if (kept == nullptr) {
+                missing.push_back({std::move(in), i, results[i].boxes.size()});
+            }
+            results[i].boxes.push_back(kept == nullptr ? BoxResult{} : *kept);
+        }
+    }
+    std::vector<std::future<BoxResult>> beside;
+    for (std::size_t m = 1; m < missing.size(); ++m) {
+        beside.push_back(
+            std::async(std::launch::async, [&in = missing[m].in] { return boxResult(in); }));
+    }
+    for (std::size_t m = 0; m < missing.size(); ++m) {
+        BoxResult made = m == 0 ? boxResult(missing[0].in) : beside[m - 1].get();
+        results[missing[m].cabinet].boxes[missing[m].place] = made;
+        memory.boxes.keep(std::move(missing[m].in), std::move(made));
+    }
+}
+
+std::vector<DriverBench> benches(const BenchInputs& in) {
+    std::vector<DriverBench> all;
+    for (const job::Cabinet& cabinet : in.view.cabinets) {
+        for (const job::Mount& mount : cabinet.mounts) {
+            all.push_back(benchOf(in.view, in.readings, cabinet.id, mount.driver, *in.table));
+        }
+    }
+    return all;
+}
+
+} // namespace
+
+Evaluation
+evaluate(const job::Job& job, const Assembly& assembly, const Tables& tables, Memory& memory) {
+    YF_EXPECT(assembly.cabinets.size() == job.cabinets.size());
+    Evaluation evaluation;
+    for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
+        const job::Cabinet& cabinet = job.cabinets[i];
+        evaluation.cabinets.push_back(*memory.cabinets.of({.cabinet = cabinet.id,
+                                                           .circuit = cabinet.circuit,
+                                                           .target = cabinet.target,
+                                                           .assembled = assembly.cabinets[i]},
+                                                          evaluateCabinet));
+    }
+    evaluateBoxes(job, assembly, memory, evaluation.cabinets);
+    evaluation.table = tables.evidence;
+    evaluation.bench = memory.benches.of(benchInputs(job, assembly.readings, tables), benches);
+    return evaluation;
+}
+
+Evaluation evaluate(const job::Job& job, const Assembly& assembly, const Tables& tables) {
+    Memory memory;
+    return evaluate(job, assembly, tables, memory);
+}
+
+Evaluation evaluate(const job::Job& job, const Tables& tables) {
+    Memory memory;
+    const Assembly assembly = assemble(job, memory);
+    return evaluate(job, assembly, tables, memory);
+}
+
+} // namespace yf::evaluation

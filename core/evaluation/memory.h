@@ -1,0 +1,28 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/evaluation/inputs.h"
+#include "core/evaluation/memo.h"
+
+namespace yf::evaluation {
+
+/// What was computed lately, each part beside what it was computed from. It changes how long an
+/// evaluation takes, never what it says. For one thread at a time.
+class Memory {
+public:
+    /// Of all parts together.
+    [[nodiscard]] Reuse reuse() const;
+
+    Memo<CurvePtr, DriverReading> readings{128};
+    Memo<std::vector<DriverCurves>, AssembledCabinet> measured{16};
+    Memo<DirectivityInputs, DriverDirectivity> directivities{32};
+    Memo<CarryInputs, std::vector<curve::Complex>> carries{64};
+    Memo<PlacedInputs, AssembledCabinet> placed{16};
+    Memo<BoxDriverInputs, Result<BoxDriver>> boxDrivers{32};
+    Memo<BoxReadInputs, Result<box::ReadBack>> boxReads{32};
+    Memo<CabinetInputs, CabinetResult> cabinets{16};
+    Memo<BoxInputs, BoxResult> boxes{16};
+    Memo<BenchInputs, std::vector<DriverBench>> benches{4};
+};
+
+} // namespace yf::evaluation

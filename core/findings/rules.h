@@ -1,0 +1,52 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#pragma once
+
+#include "core/findings/expression.h"
+
+#include <span>
+#include <string_view>
+
+namespace yf::findings {
+
+enum class Severity {
+    stop,    ///< danger, or the result is void
+    fault,   ///< broken or wrong
+    caution, ///< look again
+    hint
+};
+
+/// What a rule rests on; always shown, so that nobody takes a rule of thumb for a law.
+enum class Basis { standard, published, physics, ruleOfThumb };
+
+struct Rule {
+    std::string_view id;
+    Severity severity{};
+    std::string_view what; ///< a headline
+    std::string_view trigger;
+    std::string_view reason; ///< why it matters
+    std::string_view next;   ///< what to do
+    Basis basis{};
+};
+
+/// The whole table, in its own order.
+[[nodiscard]] std::span<const Rule> rules();
+
+/// The trigger of a rule as read once.
+[[nodiscard]] const Condition& conditionOf(std::size_t rule);
+
+/// Index of the rule of that id, or nothing.
+[[nodiscard]] std::optional<std::size_t> findRule(std::string_view id);
+
+/// "stop", "fault", "caution", "hint".
+[[nodiscard]] std::string_view severityName(Severity severity);
+
+/// What would have to be known to check the rules of a group ("bench"): a sentence's end.
+[[nodiscard]] std::string_view neededFor(std::string_view group);
+
+/// "S", "P", "M", "R".
+[[nodiscard]] std::string_view basisLetter(Basis basis);
+
+/// "standard", "published practice", "physics", "rule of thumb".
+[[nodiscard]] std::string_view basisName(Basis basis);
+
+} // namespace yf::findings

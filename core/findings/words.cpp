@@ -1,0 +1,276 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/findings/words.h"
+
+#include "core/edit/intake.h"
+#include "core/edit/network.h"
+#include "core/evaluation/level_way.h"
+#include "core/findings/expression.h"
+#include "core/findings/judge.h"
+#include "core/findings/rules.h"
+#include "core/speaker/crossover.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace yf::findings {
+
+namespace {
+
+/// How a unit of a key is shown.
+struct Shown {
+    std::string_view suffix;
+    std::string_view unit;
+    bool engineering;
+};
+
+constexpr Shown units[] = {{"_m_per_s", "m/s", false},
+                           {"_t_m", "T·m", false},
+                           {"_m_per_n", "m/N", true},
+                           {"_ohm", "Ω", true},
+                           {"_hz", "Hz", true},
+                           {"_deg", "°", false},
+                           {"_pct", "%", false},
+                           {"_dba", "dB(A)", false},
+                           {"_db", "dB", false},
+                           {"_kg", "kg", true},
+                           {"_m", "m", true},
+                           {"_s", "s", true},
+                           {"_f", "F", true},
+                           {"_h", "H", true},
+                           {"_v", "V", true},
+                           {"_w", "W", true},
+                           {"_a", "A", true},
+                           {"_l", "l", false}};
+
+const Shown* unitOf(std::string_view fact) {
+    const auto* found =
+        std::ranges::find_if(units, [&](const Shown& u) { return fact.ends_with(u.suffix); });
+    return found == std::end(units) ? nullptr : found;
+}
+
+std::string inUnit(double value, const Shown* unit) {
+    if (!std::isfinite(value)) {
+        return "beyond all bounds";
+    }
+    if (unit == nullptr) {
+        return text::printSignificant(value, 3);
+    }
+    if (unit->engineering) {
+        return text::printEngineering(value, unit->unit);
+    }
+    const std::string_view space = unit->unit == "°" ? std::string_view{} : text::thinSpace;
+    return text::printSignificant(value, 3) + std::string(space) + std::string(unit->unit);
+}
+
+/// The left side of a trigger as its author wrote it.
+std::string_view leftOf(std::string_view trigger) {
+    // Comparisons of yes and no give no figure; the one with a figure is found by its sign.
+    while (true) {
+        const auto end = trigger.find(" and ");
+        const std::string_view first = trigger.substr(0, end);
+        if (first.find("==") == std::string_view::npos || end == std::string_view::npos) {
+            return first.substr(0, first.find_first_of("<>"));
+        }
+        trigger.remove_prefix(end + 5);
+    }
+}
+
+/// A lone fact, or its size: that has its unit. A ratio less one is a percentage.
+std::string sizeText(const Finding& finding, double value) {
+    std::string_view left = leftOf(rules()[finding.rule].trigger);
+    while (left.ends_with(' ')) {
+        left.remove_suffix(1);
+    }
+    const bool ratio = left.find('/') != std::string_view::npos;
+    if (ratio && left.ends_with("- 1)")) {
+        return text::printSignificant(100.0 * value, 2) + std::string(text::thinSpace) + "%";
+    }
+    if (left.find("align.delay_sigma_s") != std::string_view::npos) {
+        return inUnit(value, unitOf("_deg"));
+    }
+    if (left.find("log2") != std::string_view::npos) {
+        return text::printSignificant(value, 2) + std::string(text::thinSpace) + "octaves";
+    }
+    if (left.starts_with("343.2")) {
+        return inUnit(value, unitOf("_hz"));
+    }
+    if (ratio || left.find('*') != std::string_view::npos) {
+        return text::printSignificant(value, 3);
+    }
+    const auto begin =
+        left.find_first_of("abcdefghijklmnopqrstuvwxyz", left.starts_with("abs(") ? 4 : 0);
+    std::string_view fact = left.substr(std::min(begin, left.size()));
+    fact = fact.substr(0, fact.find_first_of(" )"));
+    return inUnit(value, unitOf(fact));
+}
+
+std::string driverName(const job::Job& job, const std::string& id) {
+    const job::Driver* driver = job::findDriver(job, id);
+    return driver == nullptr ? std::string{} : driver->name;
+}
+
+/// Crossovers of a cabinet that want one driver turned, with some way's polarity changed.
+std::size_t wrongCrossovers(const job::Job& job,
+                            const evaluation::CabinetResult& result,
+                            std::optional<std::size_t> turned) {
+    std::vector<std::size_t> order(result.ways.size());
+    for (std::size_t w = 0; w < order.size(); ++w) {
+        order[w] = w;
+    }
+    std::ranges::stable_sort(order, {}, [&](std::size_t w) {
+        return job::findDriver(job, result.ways[w].driver)->band;
+    });
+    std::size_t wrong = 0;
+    for (std::size_t i = 1; i < order.size(); ++i) {
+        auto upper = result.ways[order[i]].pressure;
+        if ((turned == order[i]) != (turned == order[i - 1])) {
+            for (curve::Complex& p : upper) {
+                p = -p;
+            }
+        }
+        const auto x = speaker::crossover({result.axis, result.ways[order[i - 1]].pressure, upper});
+        wrong += x && x->flipGain >= speaker::flipThreshold ? 1U : 0U;
+    }
+    return wrong;
+}
+
+std::optional<edit::Edit> turnTheWrongOne(const job::Job& job,
+                                          const evaluation::Evaluation& evaluation,
+                                          const Finding& finding) {
+    const evaluation::CabinetResult* result = evaluation.find(finding.subject.cabinet);
+    if (result == nullptr) {
+        return std::nullopt;
+    }
+    std::optional<std::size_t> best;
+    std::size_t fewest = wrongCrossovers(job, *result, std::nullopt);
+    // The upper driver first: of two that would do, it is the easier one to reach.
+    for (const std::string& driver : {finding.subject.driver, finding.subject.other}) {
+        const auto way = std::ranges::find(result->ways, driver, &evaluation::WayResult::driver);
+        const auto index = static_cast<std::size_t>(way - result->ways.begin());
+        if (way == result->ways.end()) {
+            continue;
+        }
+        if (const std::size_t left = wrongCrossovers(job, *result, index); left < fewest) {
+            fewest = left;
+            best = index;
+        }
+    }
+    if (!best) {
+        return std::nullopt;
+    }
+    return edit::reverseDriver(
+        finding.subject.cabinet, *best, driverName(job, result->ways[*best].driver));
+}
+
+std::optional<edit::Edit> renewCapacitor(const job::Job& job, const Finding& finding) {
+    const job::Cabinet* cabinet = job::findCabinet(job, finding.subject.cabinet);
+    const auto part = cabinet == nullptr
+                          ? std::nullopt
+                          : network::findPart(cabinet->circuit, finding.subject.part);
+    if (!part || !part->printed) {
+        return std::nullopt;
+    }
+    network::Part renewed = network::withValue(*part, *part->printed);
+    // A new film capacitor: what the old one lost in series is gone (rule of thumb, 50 mΩ).
+    constexpr double newLoss = 0.05;
+    renewed.esr = std::min(part->esr, newLoss);
+    return edit::changePart(cabinet->id, renewed);
+}
+
+/// The driver above the crossover brought to the level below it, or the one below if that is
+/// easier.
+std::optional<edit::Edit>
+levelThem(const job::Job& job, const evaluation::Evaluation& evaluation, const Finding& finding) {
+    const job::Cabinet* cabinet = job::findCabinet(job, finding.subject.cabinet);
+    const evaluation::CabinetResult* result = evaluation.find(finding.subject.cabinet);
+    if (cabinet == nullptr || result == nullptr || !finding.figure) {
+        return std::nullopt;
+    }
+    const auto level = [&](const std::string& driver, double quieter) -> std::optional<edit::Edit> {
+        const auto way = std::ranges::find(result->ways, driver, &evaluation::WayResult::driver);
+        return way == result->ways.end()
+                   ? std::nullopt
+                   : evaluation::levelWay(job,
+                                          *cabinet,
+                                          *result,
+                                          static_cast<std::size_t>(way - result->ways.begin()),
+                                          quieter);
+    };
+    auto edit = level(finding.subject.driver, *finding.figure);
+    return edit ? edit : level(finding.subject.other, -*finding.figure);
+}
+
+} // namespace
+
+std::string figureText(const Finding& finding) {
+    if (!finding.figure || !finding.threshold) {
+        return {};
+    }
+    return sizeText(finding, *finding.figure) + ", limit " + sizeText(finding, *finding.threshold);
+}
+
+std::string factText(const std::string& name, const Fact& fact) {
+    if (const bool* flag = std::get_if<bool>(&fact)) {
+        return name + (*flag ? ": yes" : ": no");
+    }
+    return name + " " + inUnit(std::get<double>(fact), unitOf(name));
+}
+
+namespace {
+
+/// "breaker of Teasel 26", "level control tweeter level"; of the network just its name, C3.
+std::string partName(const job::Job& job, const job::Cabinet* cabinet, const std::string& part) {
+    if (cabinet == nullptr) {
+        return part;
+    }
+    const auto protector = std::ranges::find(cabinet->protectors, part, &job::Protector::id);
+    if (protector != cabinet->protectors.end()) {
+        const std::string driver = driverName(job, protector->driver);
+        return job::protectorName(protector->kind) + (driver.empty() ? "" : " of " + driver);
+    }
+    const auto old = std::ranges::find(cabinet->oldParts, part, &job::OldPart::id);
+    if (old != cabinet->oldParts.end()) {
+        return old->name.empty() ? job::oldPartName(old->kind) : old->name;
+    }
+    return part;
+}
+
+} // namespace
+
+std::string subjectText(const job::Job& job, const Subject& subject) {
+    const job::Cabinet* cabinet = job::findCabinet(job, subject.cabinet);
+    std::string text = cabinet == nullptr ? std::string{} : cabinet->name;
+    if (const job::Cabinet* other = job::findCabinet(job, subject.other)) {
+        return text + " and " + other->name;
+    }
+    const std::string separator = text.empty() ? "" : " · ";
+    if (!subject.part.empty()) {
+        return text + separator + partName(job, cabinet, subject.part);
+    }
+    const std::string name = driverName(job, subject.driver);
+    if (name.empty()) {
+        return text;
+    }
+    const std::string other = driverName(job, subject.other);
+    return text + separator + name + (other.empty() || other == name ? "" : " and " + other);
+}
+
+std::optional<edit::Edit>
+remedy(const job::Job& job, const evaluation::Evaluation& evaluation, const Finding& finding) {
+    const std::string_view id = rules()[finding.rule].id;
+    if (id == "align.reversed") {
+        return turnTheWrongOne(job, evaluation, finding);
+    }
+    if (id == "align.wiring") {
+        return edit::drawAsWired(finding.subject.cabinet, {finding.subject.driver});
+    }
+    if (id == "align.level") {
+        return levelThem(job, evaluation, finding);
+    }
+    if (id == "net.cap_value") {
+        return renewCapacitor(job, finding);
+    }
+    return std::nullopt;
+}
+
+} // namespace yf::findings

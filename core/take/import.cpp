@@ -1,0 +1,217 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/take/import.h"
+
+#include "core/signal/wav.h"
+#include "core/text/fields.h"
+
+#include <algorithm>
+#include <cctype>
+
+namespace yf::take {
+
+namespace {
+
+Error named(const std::string& file, Error error) {
+    // "text: line 7 …" is about this file; a key of a correction keeps its name.
+    if (error.subject == "text" || error.subject.empty()) {
+        error.subject = file;
+    } else if (error.subject != file) {
+        error.subject = file + ", " + error.subject;
+    }
+    return error;
+}
+
+std::string lettersOf(const std::string& text) {
+    std::string plain;
+    for (const char c : text) {
+        if (std::isalnum(static_cast<unsigned char>(c)) != 0) {
+            plain += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        }
+    }
+    return plain;
+}
+
+std::string endingOf(const std::string& name) {
+    const std::size_t dot = name.rfind('.');
+    return dot == std::string::npos ? std::string() : name.substr(dot + 1);
+}
+
+/// What exportTake noted beside the lists.
+Done restore(const std::string& bytes, job::Take& take) {
+    YF_TRY(value, text::parseJson(bytes));
+    if (const text::Value* known = value.find("take")) {
+        YF_TRY(noted, text::read<job::Take>(*known, "take"));
+        noted.id.clear();
+        noted.curveKey.clear();
+        noted.recorded.samples.clear();
+        const curve::Curve& c = *take.curve;
+        const text::Value* from = value.find("trusted_from_hz");
+        const text::Value* to = value.find("trusted_to_hz");
+        noted.curve = take.curve;
+        if (from != nullptr && to != nullptr && from->number() != nullptr &&
+            to->number() != nullptr) {
+            noted.curve = std::make_shared<const curve::Curve>(
+                c.trustedWithin({*from->number(), *to->number()}));
+        }
+        noted.kind = take.kind;
+        noted.understood = take.understood;
+        take = std::move(noted);
+    }
+    return done();
+}
+
+Result<ImportedTake> readTable(const ImportOrder& order) {
+    measure::ImportRequest request = order.table;
+    request.text = order.file.bytes;
+    request.textFile.reset();
+    if (request.form == measure::FormChoice::automatic &&
+        lettersOf(endingOf(order.file.name)) == "s1p") {
+        request.form = measure::FormChoice::touchstone;
+    }
+    auto table = measure::importTable(request);
+    if (!table) {
+        return named(order.file.name, table.error());
+    }
+    ImportedTake imported;
+    imported.take.kind =
+        table->quantity == "impedance" ? job::TakeKind::impedance : job::TakeKind::response;
+    imported.take.understood = measure::understood(*table);
+    curve::Curve curve = measure::toCurve(*table);
+    if (!order.commonTime && curve.phase() == curve::Phase::common) {
+        curve = curve::Curve(curve.frequencies(), curve.values(), curve::Phase::own);
+    }
+    imported.take.curve = std::make_shared<const curve::Curve>(std::move(curve));
+    if (table->form == "json") {
+        if (auto noted = restore(order.file.bytes, imported.take); !noted) {
+            return named(order.file.name, noted.error());
+        }
+    }
+    imported.told = imported.take.understood;
+    imported.doubtful = !table->warnings.empty() || !table->hasPhase;
+    if (!table->hasPhase) {
+        imported.told += " Without phase it can be looked at, but not summed or loaded until you "
+                         "use the minimum phase.";
+    }
+    return imported;
+}
+
+Result<ImportedTake> readImpulse(const ImportOrder& order) {
+    YF_TRY(sound, signal::readWav(order.file.bytes, order.file.name));
+    const int channels = static_cast<int>(sound.channels.size());
+    if (order.sound.channel < 1 || order.sound.channel > channels) {
+        return Error{order.file.name,
+                     "channel " + std::to_string(order.sound.channel) + " asked for",
+                     "it has " + std::to_string(channels)};
+    }
+    ImpulseFound found;
+    found.channels = channels;
+    found.impulse = {std::move(sound.channels[static_cast<std::size_t>(order.sound.channel - 1)]),
+                     sound.rate,
+                     order.sound.timeZero.value_or(sound.timeZero.value_or(0.0))};
+    if (std::ranges::all_of(found.impulse.samples, [](double v) { return v == 0.0; })) {
+        return Error{order.file.name, "holds only zeros", "must hold an impulse response"};
+    }
+    const double scale = quantity::referencePressure * quantity::gain(order.sound.fullScale);
+    for (double& sample : found.impulse.samples) {
+        sample *= scale;
+    }
+    found.arrival = signal::arrival(found.impulse);
+    found.reflection = signal::firstReflection(found.impulse, found.arrival);
+    found.gate = signal::proposedGate(found.impulse, found.arrival);
+    if (order.sound.right) {
+        found.gate.right = std::min(
+            *order.sound.right, found.impulse.duration() - found.impulse.timeZero - found.arrival);
+    }
+    const double valid = found.gate.lowestValid();
+    const double highest = std::min(curve::designAxis().back(), 0.45 * sound.rate);
+    const curve::Axis axis = curve::within(curve::designAxis(), valid / 2.0, highest);
+    if (!(found.gate.right > 0.0) || axis.size() < 3) {
+        return Error{order.file.name,
+                     "the gate leaves no frequency to look at",
+                     "the response must be longer after its arrival"};
+    }
+    ImportedTake imported;
+    imported.take.kind = job::TakeKind::response;
+    imported.take.gate = found.gate.right;
+    imported.take.curve = std::make_shared<const curve::Curve>(
+        axis,
+        signal::gatedResponse(found.impulse, found.arrival, found.gate, axis),
+        order.commonTime ? curve::Phase::common : curve::Phase::own,
+        curve::Range{valid, highest});
+    imported.take.understood = sound.format + ", " + text::printEngineering(sound.rate, "Hz") +
+                               ": impulse response, arrival " +
+                               text::printEngineering(found.arrival, "s") + ", gate " +
+                               text::printEngineering(found.gate.right, "s") + ", valid from " +
+                               text::printEngineering(valid, "Hz") + ".";
+    imported.told =
+        imported.take.understood +
+        (found.reflection
+             ? " First reflection " + text::printEngineering(found.reflection->after, "s") +
+                   " after the arrival; the gate ends before it."
+             : std::string(" No reflection was found; the gate is the whole.")) +
+        " A sample of 1 was taken for " + text::printSignificant(order.sound.fullScale, 4) + " dB.";
+    // What a sample of 1 means stands in no sound file.
+    imported.doubtful = true;
+    imported.impulse = std::move(found);
+    return imported;
+}
+
+} // namespace
+
+Result<ImportedTake> importTake(const ImportOrder& order) {
+    auto imported = signal::looksLikeWav(order.file.bytes) ? readImpulse(order) : readTable(order);
+    if (!imported) {
+        return imported;
+    }
+    imported->take.name = order.file.name;
+    if (imported->take.kind == job::TakeKind::response) {
+        imported->take.recorded.place = order.place;
+        imported->take.recorded.plane = order.plane;
+        imported->take.recorded.angle = order.angle;
+    }
+    imported->take.date = order.file.date;
+    imported->take.distance = order.distance;
+    imported->take.drive = order.drive;
+    if (order.trustedFrom) {
+        const curve::Range now = imported->take.curve->trusted();
+        imported->take.curve = std::make_shared<const curve::Curve>(
+            imported->take.curve->trustedWithin({*order.trustedFrom, now.to}));
+    }
+    return imported;
+}
+
+Result<ImportedTake> importTake(const TableFile& file) {
+    return importTake(ImportOrder{.file = file});
+}
+
+std::vector<measure::PolarFile> likelyAngles(const std::vector<std::string>& fileNames) {
+    auto files = measure::readPolarNames(fileNames);
+    const bool any = std::ranges::any_of(
+        files, [](const measure::PolarFile& file) { return file.plane && file.angle; });
+    return any ? files : std::vector<measure::PolarFile>();
+}
+
+std::string
+likelyDriver(const job::Job& job, const std::string& cabinet, const std::string& fileName) {
+    const std::string name = lettersOf(fileName);
+    const job::Cabinet* chosen = job::findCabinet(job, cabinet);
+    std::string best;
+    std::size_t most = 0;
+    for (const job::Driver& driver : job.drivers) {
+        for (const std::string& word : {driver.id, driver.name}) {
+            const std::string letters = lettersOf(word);
+            const bool here = chosen != nullptr &&
+                              std::ranges::find(chosen->mounts, driver.id, &job::Mount::driver) !=
+                                  chosen->mounts.end();
+            // The longest word that fits; of equals the one on the desk.
+            const std::size_t weight = 2 * letters.size() + (here ? 1 : 0);
+            if (!letters.empty() && name.find(letters) != std::string::npos && weight > most) {
+                most = weight;
+                best = driver.id;
+            }
+        }
+    }
+    return best;
+}
+
+} // namespace yf::take

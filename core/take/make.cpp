@@ -1,0 +1,279 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/take/make.h"
+
+#include "core/base/digest.h"
+#include "core/driver/jig_standards.h"
+#include "core/job/fresh_id.h"
+#include "core/measure/deconvolve.h"
+#include "core/quantity/level.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <bit>
+#include <cmath>
+
+namespace yf::take {
+
+namespace {
+
+using curve::Complex;
+
+/// As they are kept: what is computed today and from the file next year is the same.
+void roundToFloat(std::vector<double>& samples) {
+    for (double& v : samples) {
+        v = static_cast<double>(static_cast<float>(v));
+    }
+}
+
+std::string placeText(const job::Recorded& r) {
+    if (r.place == job::MicPlace::nearCone) {
+        return "near the cone";
+    }
+    if (r.place == job::MicPlace::nearPort) {
+        return "in the port";
+    }
+    if (r.angle == 0.0) {
+        return r.also.empty() ? "on axis" : "together with " + r.also;
+    }
+    const bool across = r.plane == measure::Plane::horizontal;
+    const std::string side =
+        across ? (r.angle > 0.0 ? "right" : "left") : (r.angle > 0.0 ? "up" : "down");
+    return text::printNumber(std::abs(r.angle)) + "° " + side;
+}
+
+/// Where a response may be believed once it is gated.
+curve::Range believed(const measure::Examined& e,
+                      const signal::Sweep& sweep,
+                      const signal::Gate& gate,
+                      const curve::Axis& axis) {
+    const auto band = measure::trustedBand(e, sweep, gate.lowestValid());
+    if (!band) {
+        return {axis.front(), axis.front()};
+    }
+    return {std::max(band->from, axis.front()), std::min(band->to, axis.back())};
+}
+
+struct Responded {
+    const TakeOrder& order;
+    const signal::Sweep& sweep;
+    const measure::Examined& examined;
+};
+
+Result<MadeTake> responseOf(const Responded& r, std::optional<signal::Gate> asked) {
+    const job::Recorded& recorded = r.order.recorded;
+    const bool absolute = recorded.fullScalePressure && recorded.fullScaleVoltage;
+    const double factor =
+        absolute
+            ? measure::FullScale{*recorded.fullScalePressure, *recorded.fullScaleVoltage}.factor(
+                  r.order.drive)
+            : 1.0;
+    const double silence = static_cast<double>(r.sweep.after) / r.sweep.rate;
+    MadeTake made;
+    constexpr double before = 0.02;
+    made.impulse = signal::impulseOf(r.examined.response,
+                                     r.examined.spectra.length,
+                                     r.sweep.rate,
+                                     before,
+                                     std::max(0.05, 0.9 * silence));
+    for (double& v : made.impulse->samples) {
+        v *= factor;
+    }
+    made.arrival = signal::arrival(*made.impulse);
+    made.delay = signal::delayOf(*made.impulse, 0.012);
+    made.reflection = signal::firstReflection(*made.impulse, made.arrival);
+    const double rest = made.impulse->duration() - made.impulse->timeZero - made.arrival;
+    if (asked) {
+        made.gate = *asked;
+    } else {
+        made.gate = recorded.place == job::MicPlace::farField
+                        ? signal::proposedGate(*made.impulse, made.arrival)
+                        : signal::Gate{.right = std::min(rest, 0.5)};
+        made.gate.left = recorded.gateLeft;
+        made.gate.right = recorded.gateRight.value_or(made.gate.right);
+    }
+    made.gate.right = std::clamp(made.gate.right, 3e-4, std::max(rest, 3e-4));
+    const double lowest = std::max(r.sweep.start, made.gate.lowestValid() / 2.0);
+    const curve::Axis axis =
+        curve::within(curve::designAxis(), lowest, std::min(r.sweep.end, 0.45 * r.sweep.rate));
+    constexpr std::size_t least = 8;
+    if (axis.size() < least) {
+        return Error{"gate_right_s",
+                     text::printEngineering(made.gate.right, "s"),
+                     "the gate leaves no frequency to look at: make it longer"};
+    }
+    auto values = signal::gatedResponse(*made.impulse, made.arrival, made.gate, axis);
+    if (!recorded.microphoneTable.empty()) {
+        YF_TRY(table, measure::readMicrophone(recorded.microphoneTable, "microphone_table"));
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            values[i] /= table.at(axis[i]);
+        }
+    }
+    if (!recorded.cardTable.empty()) {
+        YF_TRY(table, measure::readMicrophone(recorded.cardTable, "card_table"));
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            values[i] /= table.at(axis[i]);
+        }
+    }
+    const bool referenced =
+        r.examined.referenced && !r.examined.verdict.has(measure::Fault::referenceMissing);
+    made.take.curve =
+        std::make_shared<const curve::Curve>(axis,
+                                             std::move(values),
+                                             referenced ? curve::Phase::common : curve::Phase::own,
+                                             believed(r.examined, r.sweep, made.gate, axis));
+    made.take.gate = made.gate.right;
+    made.take.understood = "Arrival " + text::printEngineering(made.arrival, "s", 4) + ", gate " +
+                           text::printEngineering(made.gate.right, "s") + ", valid from " +
+                           text::printEngineering(made.gate.lowestValid(), "Hz") + ".";
+    const double latency = r.examined.latency + (referenced ? made.arrival : 0.0);
+    made.distortion = signal::distortion(
+        r.examined.measured,
+        r.examined.spectra,
+        r.sweep,
+        latency,
+        curve::within(curve::designAxis(), r.sweep.fullFrom(), r.sweep.fullTo()));
+    return made;
+}
+
+driver::Jig jigOf(const job::Recorded& recorded) {
+    return {.sense = recorded.sense.value_or(10.0), .lead = recorded.lead};
+}
+
+driver::FitKind kindOf(const job::Take& take) {
+    return take.recorded.mounting == job::Mounting::ventedBox ? driver::FitKind::vented
+                                                              : driver::FitKind::freeAir;
+}
+
+Result<MadeTake> impedanceTake(const Responded& r) {
+    const job::Recorded& recorded = r.order.recorded;
+    const curve::Axis axis =
+        curve::within(curve::designAxis(), r.sweep.fullFrom(), std::min(20000.0, r.sweep.fullTo()));
+    driver::Ratios ratios = driver::ratiosOf(r.examined, r.sweep, axis);
+    std::optional<driver::StandardTakes> standards;
+    if (!recorded.jigTable.empty()) {
+        YF_TRY(read, driver::readStandards(recorded.jigTable));
+        standards = driver::onAxis(read, axis);
+    } else if (!recorded.cardTable.empty()) {
+        YF_TRY(table, measure::readMicrophone(recorded.cardTable, "card_table"));
+        for (std::size_t i = 0; i < axis.size(); ++i) {
+            ratios.ratio[i] /= table.at(axis[i]);
+        }
+    }
+    YF_TRY(jig, driver::impedanceOf(ratios, jigOf(recorded), standards));
+    MadeTake made;
+    made.take.curve = std::make_shared<const curve::Curve>(jig.impedance);
+    made.take.understood =
+        (standards ? "Corrected by open, short and a load of " +
+                         text::printEngineering(standards->loadOhms, "Ω") + ", uncertainty "
+                   : "Sense resistor " +
+                         text::printEngineering(recorded.sense.value_or(10.0), "Ω") + ", leads " +
+                         text::printEngineering(recorded.lead, "Ω") + " taken off, uncertainty ") +
+        text::printSignificant(100.0 * jig.u[jig.u.size() / 2], 2) + " %.";
+    made.jig = std::move(jig);
+    return made;
+}
+
+Result<MadeTake> made(const TakeOrder& order, std::optional<signal::Gate> gate) {
+    YF_TRY(sweep, signal::makeSweep(order.recorded.sweep));
+    if (order.recording.measured.empty()) {
+        return Error{"recording", "holds no samples", "record it again"};
+    }
+    const measure::Examined examined = measure::examine(order.recording, sweep, order.lossFlagged);
+    const Responded responded{order, sweep, examined};
+    auto result = order.kind == job::TakeKind::response ? responseOf(responded, gate)
+                                                        : impedanceTake(responded);
+    if (!result) {
+        return result;
+    }
+    job::Take& take = result->take;
+    take.kind = order.kind;
+    take.date = order.date;
+    take.distance = order.distance;
+    take.drive = order.drive;
+    take.recorded = order.recorded;
+    take.recorded.faults.clear();
+    for (const measure::Fault fault : examined.verdict.faults) {
+        take.recorded.faults.emplace_back(measure::faultName(fault));
+    }
+    take.name = order.kind == job::TakeKind::impedance ? "impedance" : placeText(order.recorded);
+    result->verdict = examined.verdict;
+    result->medianSignalToNoise = examined.verdict.medianSignalToNoise;
+    return result;
+}
+
+} // namespace
+
+std::string samplesKey(const signal::Recording& recording) {
+    Digest digest;
+    const auto mix = [&](const std::vector<double>& samples) {
+        for (const double v : samples) {
+            const auto bits = std::bit_cast<std::uint32_t>(static_cast<float>(v));
+            for (unsigned byte = 0; byte < 4; ++byte) {
+                digest.add(static_cast<unsigned char>((bits >> (8U * byte)) & 0xFFU));
+            }
+        }
+        digest.add(0x5A);
+    };
+    mix({recording.rate});
+    mix(recording.measured);
+    mix(recording.reference);
+    return digest.hex();
+}
+
+Result<MadeTake> makeTake(const TakeOrder& order) {
+    TakeOrder kept = order;
+    roundToFloat(kept.recording.measured);
+    roundToFloat(kept.recording.reference);
+    auto result = made(kept, std::nullopt);
+    if (result) {
+        result->take.recorded.samples = samplesKey(kept.recording);
+        result->take.recording =
+            std::make_shared<const signal::Recording>(std::move(kept.recording));
+    }
+    return result;
+}
+
+Result<MadeTake> remakeTake(const job::Take& take, std::optional<signal::Gate> gate) {
+    if (!take.recording) {
+        return Error{
+            "take", "'" + take.name + "' holds no samples", "only a take recorded here does"};
+    }
+    TakeOrder order{.kind = take.kind,
+                    .recorded = take.recorded,
+                    .recording = *take.recording,
+                    .date = take.date,
+                    .distance = take.distance,
+                    .drive = take.drive};
+    order.lossFlagged = std::ranges::find(take.recorded.faults, std::string("dropout")) !=
+                        take.recorded.faults.end();
+    auto result = made(order, gate);
+    if (result) {
+        job::Take& again = result->take;
+        again.id = take.id;
+        again.name = take.name;
+        again.note = take.note;
+        again.recording = take.recording;
+        again.smoothing = take.smoothing;
+        if (gate) {
+            again.recorded.gateLeft = gate->left;
+            again.recorded.gateRight = result->gate.right;
+        }
+        again.curveKey = job::curveKey(*again.curve);
+    }
+    return result;
+}
+
+Result<driver::FitResult> parametersOf(const job::Take& take) {
+    if (take.recording) {
+        YF_TRY(again, remakeTake(take));
+        YF_TRY(parameters,
+               driver::parametersOf(
+                   {.take = *again.jig, .jig = jigOf(take.recorded), .kind = kindOf(take)}));
+        driver::FitResult fit = parameters.fit;
+        fit.u = parameters.u;
+        return fit;
+    }
+    return driver::fitImpedance({.impedance = *take.curve, .kind = kindOf(take)});
+}
+
+} // namespace yf::take

@@ -1,0 +1,129 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/take/merge.h"
+
+#include "core/take/make.h"
+#include "core/text/number.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace yf::take {
+
+namespace {
+
+Result<const job::Take*>
+takeAt(const job::Job& job, const std::string& id, job::MicPlace place, const std::string& what) {
+    const job::Take* take = job::findTake(job, id);
+    if (take == nullptr) {
+        return Error{what, id.empty() ? "no take chosen" : "'" + id + "' is not in the job", ""};
+    }
+    if (take->kind != job::TakeKind::response || take->recorded.place != place) {
+        return Error{what, "'" + take->name + "' was taken elsewhere", "choose one from there"};
+    }
+    return take;
+}
+
+/// For one volt, so that takes of different drives are one scale.
+measure::CurveKeys keysOf(const job::Take& take, curve::Range within) {
+    measure::CurveKeys all = measure::toKeys(*take.curve);
+    measure::CurveKeys keys;
+    const double perVolt = -20.0 * std::log10(take.drive);
+    if (all.phases) {
+        keys.phases.emplace();
+    }
+    for (std::size_t k = 0; k < all.frequencies.size(); ++k) {
+        if (within.holds(all.frequencies[k])) {
+            keys.frequencies.push_back(all.frequencies[k]);
+            keys.levels.push_back(all.levels[k] + perVolt);
+            if (all.phases) {
+                keys.phases->push_back((*all.phases)[k]);
+            }
+        }
+    }
+    return keys;
+}
+
+} // namespace
+
+Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
+    YF_TRY(near, takeAt(job, order.near, job::MicPlace::nearCone, "near"));
+    YF_TRY(far, takeAt(job, order.far, job::MicPlace::farField, "far"));
+    if (!(order.Sd > 0.0)) {
+        return Error{"Sd", "missing", "the cone's area must be known"};
+    }
+    measure::MergeRequest request{.near = keysOf(*near, near->curve->trusted()),
+                                  .far = keysOf(*far, far->curve->extent()),
+                                  .coneArea = order.Sd,
+                                  .coneCount = order.cones,
+                                  .nearDistance = near->distance,
+                                  .portDistance = order.portDistance,
+                                  .farDistance = far->distance,
+                                  .farLowestValid = far->curve->trusted().from,
+                                  .splice = order.splice,
+                                  .blend = order.blend,
+                                  .match = order.match};
+    if (!order.port.empty()) {
+        YF_TRY(port, takeAt(job, order.port, job::MicPlace::nearPort, "port"));
+        if (!order.portDiameter) {
+            return Error{"port diameter", "missing", "the port's size must be known"};
+        }
+        request.port = keysOf(*port, port->curve->trusted());
+        request.portArea = 0.25 * std::numbers::pi * *order.portDiameter * *order.portDiameter;
+        request.portCount = order.ports;
+        // In the mouth: what a microphone there reads is the pressure at the mouth.
+        request.portNearDistance = port->distance;
+    }
+    if (order.baffle) {
+        for (const job::Cabinet& cabinet : job.cabinets) {
+            const auto mount = std::ranges::find(cabinet.mounts, order.driver, &job::Mount::driver);
+            if (mount != cabinet.mounts.end()) {
+                request.diffraction = measure::Diffraction::baffle;
+                request.baffleWidth = cabinet.width;
+                request.baffleHeight = cabinet.height;
+                request.driverX = std::clamp(0.5 * cabinet.width + mount->x, 0.0, cabinet.width);
+                request.driverY = std::clamp(0.5 * cabinet.height + mount->y, 0.0, cabinet.height);
+            }
+        }
+        if (request.diffraction == measure::Diffraction::none) {
+            return Error{"baffle", "the driver sits in no front", "place it on the Front first"};
+        }
+    }
+    if (auto error = measure::check(request)) {
+        return *error;
+    }
+    YF_TRY(merged, measure::merge(request));
+    MergedTake made{.merged = merged};
+    for (double& level : merged.curve.levels) {
+        level += 20.0 * std::log10(far->drive);
+    }
+    const curve::Curve joined = measure::toCurve(merged.curve);
+    const bool common =
+        far->curve->phase() == curve::Phase::common && joined.phase() != curve::Phase::none;
+    const curve::Range trusted{joined.extent().from, far->curve->trusted().to};
+    made.take.kind = job::TakeKind::response;
+    made.take.name = "near and far";
+    made.take.date = far->date;
+    made.take.distance = far->distance;
+    made.take.drive = far->drive;
+    made.take.curve =
+        std::make_shared<const curve::Curve>(joined.frequencies(),
+                                             joined.values(),
+                                             common ? curve::Phase::common : joined.phase(),
+                                             trusted);
+    made.take.recorded.cabinet = far->recorded.cabinet;
+    made.take.recorded.driver = order.driver;
+    made.take.recorded.simulated = far->recorded.simulated || near->recorded.simulated;
+    made.take.understood =
+        "Near field" + std::string(order.port.empty() ? "" : " of cone and port") +
+        " joined to the far at " + text::printEngineering(merged.splice, "Hz") + ", by " +
+        text::printSignificant(merged.nearGain, 3) + " dB; " +
+        text::printSignificant(merged.mismatch, 2) + " dB from what area and distance say.";
+    for (double& level : merged.near.levels) {
+        level += 20.0 * std::log10(far->drive);
+    }
+    made.near = std::make_shared<const curve::Curve>(measure::toCurve(merged.near));
+    return made;
+}
+
+} // namespace yf::take
