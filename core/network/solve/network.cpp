@@ -579,7 +579,11 @@ Value SolveOutput::write() const {
 }
 
 Result<SolveOutput> solveNetwork(const SolveInput& input) {
-    const Axis axis = input.frequencies.value_or(curve::designAxis());
+    // Where nothing is asked for: all that every curve covers.
+    const Axis axis = input.frequencies.value_or(coveredAxis(input.network));
+    if (axis.empty()) {
+        return Error{"network.drivers", "their curves share no frequency", ""};
+    }
     YF_TRY(loads, loadsOn(input.network, axis));
     const PreparedLoads prepared(loads);
     YF_TRY(solution, solve(input.network.circuit, prepared, input.method));
