@@ -161,8 +161,6 @@ TEST(NetworkCommands, find) {
         {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
          R"("fx_bands_hz":[[900,300]])",
          "fx_bands_hz[0][1]"},
-        {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900)",
-         "resonance of b is not known"},
         {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
          R"("fx_bands_hz":[])",
          "fx_bands_hz"},
