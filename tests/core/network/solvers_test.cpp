@@ -184,7 +184,7 @@ TEST(Solvers, refusalsNameThePlace) {
         {R"({"drivers": {"d": {"r_ohm": 8}}, "ladder": [{"serise": "R1 1"}], "driver": "d"})",
          "network.ladder[0].serise: "},
         {R"({"drivers": {"d": {"r_ohm": 8}}, "driver": "e"})",
-         "network.drivers: has no driver 'e', the nearest known driver is d"},
+         "network.driver: 'e' is not among the drivers, the nearest known driver is d"},
         {R"({"drivers": {"d": {"r_ohm": 8}}, "driver": "d", "polarity": 0})", "network.polarity: "},
         {R"({"drivers": {"d": {"r_ohm": 8}}, "driver": "d", "couplings": [["L1", "L2", 0.5]]})",
          "network.couplings[0]"},
