@@ -25,31 +25,8 @@ namespace yf::app {
 namespace {
 
 using findings::Finding;
-using findings::Severity;
 
 constexpr int panelWidth = 264;
-
-struct Mark {
-    QString shape;
-    QColor colour;
-    QString word;
-};
-
-/// Shape, colour and word: a fault differs from a caution by more than its hue.
-Mark markOf(Severity severity) {
-    const Theme& t = theme();
-    switch (severity) {
-    case Severity::stop:
-        return {QStringLiteral("■"), t.stop, FindingsPanel::tr("stop")};
-    case Severity::fault:
-        return {QStringLiteral("▲"), t.stop, FindingsPanel::tr("fault")};
-    case Severity::caution:
-        return {QStringLiteral("▲"), t.mind, FindingsPanel::tr("mind")};
-    case Severity::hint:
-        return {QStringLiteral("●"), t.ink, FindingsPanel::tr("note")};
-    }
-    return {};
-}
 
 QLabel* text(const QString& words, QWidget* parent) {
     auto* label = new QLabel(words, parent);
@@ -222,58 +199,8 @@ QToolButton* FindingsPanel::link(const QString& words, const QString& name, QWid
     return button;
 }
 
-std::vector<FindingsPanel::Group> FindingsPanel::groupsOf(const Sight& sight) const {
-    const findings::Judgement& judgement = sight.present->findings.judgement;
-    std::vector<Group> groups;
-    for (std::size_t i = 0; i < judgement.findings.size(); ++i) {
-        const Finding& finding = judgement.findings[i];
-        if (findings::dismissalOf(sight.present->job, finding) != nullptr) {
-            continue;
-        }
-        auto group = std::ranges::find(groups, finding.rule, &Group::rule);
-        if (group == groups.end()) {
-            groups.push_back({finding.rule, {}});
-            group = groups.end() - 1;
-        }
-        group->findings.push_back(i);
-    }
-    const auto here = [&](std::size_t index) {
-        const findings::Subject& subject = judgement.findings[index].subject;
-        return subject.cabinet == sight.cabinet || subject.other == sight.cabinet;
-    };
-    // Of equal gravity, what is about the cabinet on the desk comes first.
-    std::ranges::stable_sort(groups, {}, [&](const Group& group) {
-        return std::pair{findings::rules()[group.rule].severity,
-                         std::ranges::none_of(group.findings, here)};
-    });
-    for (Group& group : groups) {
-        // What lies on the desk comes first within a card.
-        std::ranges::stable_partition(group.findings, here);
-    }
-    return groups;
-}
-
-void FindingsPanel::tellCounts(const std::vector<Group>& groups) {
-    std::array<int, 4> counts{};
-    for (const Group& group : groups) {
-        ++counts.at(static_cast<std::size_t>(findings::rules()[group.rule].severity));
-    }
-    QStringList said;
-    for (const Severity severity :
-         {Severity::stop, Severity::fault, Severity::caution, Severity::hint}) {
-        if (const int count = counts.at(static_cast<std::size_t>(severity)); count > 0) {
-            const Mark mark = markOf(severity);
-            said << QStringLiteral("<span style='color:%1'>%2</span> %3× %4")
-                        .arg(mark.colour.name(), mark.shape)
-                        .arg(count)
-                        .arg(mark.word);
-        }
-    }
-    counts_->setText(said.isEmpty() ? tr("Nothing found") : said.join(QStringLiteral("   ")));
-}
-
 /// Everything that a card shows but figures: with the same key it may stay.
-QString FindingsPanel::keyOf(const Group& group, const Sight& sight) const {
+QString FindingsPanel::keyOf(const FindingGroup& group, const Sight& sight) const {
     const std::string id = idOf(group.rule);
     QStringList key{unfolded_.contains(id) ? QStringLiteral("open") : QString(),
                     asideOpen_.contains(id) ? QStringLiteral("aside") : QString(),
@@ -306,8 +233,8 @@ void FindingsPanel::rebuild(const Sight& sight) {
     built_ = sight.present;
     const job::Job& job = sight.present->job;
     const findings::Judgement& judgement = sight.present->findings.judgement;
-    const std::vector<Group> groups = groupsOf(sight);
-    tellCounts(groups);
+    const std::vector<FindingGroup> groups = groupsOf(sight);
+    counts_->setText(countsOf(groups));
     std::vector<const job::Dismissal*> aside;
     for (const Finding& finding : judgement.findings) {
         if (const job::Dismissal* dismissal = findings::dismissalOf(job, finding)) {
@@ -327,11 +254,11 @@ void FindingsPanel::rebuild(const Sight& sight) {
 }
 
 /// Cards that may stay stay where they are; others come, go or change places.
-void FindingsPanel::placeCards(const std::vector<Group>& groups, const Sight& sight) {
+void FindingsPanel::placeCards(const std::vector<FindingGroup>& groups, const Sight& sight) {
     std::map<std::size_t, Standing> standing;
     int place = 0;
     bool moved = false;
-    for (const Group& group : groups) {
+    for (const FindingGroup& group : groups) {
         const QString key = keyOf(group, sight);
         const auto stood = standing_.find(group.rule);
         const bool stays = stood != standing_.end() && stood->second.key == key;
@@ -422,7 +349,7 @@ void FindingsPanel::placeFoot(const std::vector<const job::Dismissal*>& aside,
     foot_->show();
 }
 
-QWidget* FindingsPanel::card(const Group& group, const Sight& sight) {
+QWidget* FindingsPanel::card(const FindingGroup& group, const Sight& sight) {
     const findings::Rule& rule = findings::rules()[group.rule];
     const std::string id = idOf(group.rule);
     const QString name = words(id);
@@ -553,7 +480,7 @@ void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight
     }
 }
 
-QWidget* FindingsPanel::why(const Group& group, const Sight& sight) {
+QWidget* FindingsPanel::why(const FindingGroup& group, const Sight& sight) {
     const findings::Rule& rule = findings::rules()[group.rule];
     auto* box = new QWidget;
     auto* column = new QVBoxLayout(box);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/findings/finding_groups.h"
 #include "app/stage/stage.h"
 #include "app/widgets/elided_label.h"
 #include "core/edit/parts.h"
@@ -52,23 +53,16 @@ protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
-    struct Group {
-        std::size_t rule{};
-        std::vector<std::size_t> findings; ///< indices among the judgement's findings
-    };
-
     void rebuild(const Sight& sight);
     void renew(const Sight& sight);
-    void tellCounts(const std::vector<Group>& groups);
-    void placeCards(const std::vector<Group>& groups, const Sight& sight);
+    void placeCards(const std::vector<FindingGroup>& groups, const Sight& sight);
     void placeFoot(const std::vector<const job::Dismissal*>& aside,
                    bool nothingFound,
                    const Sight& sight);
-    [[nodiscard]] std::vector<Group> groupsOf(const Sight& sight) const;
-    [[nodiscard]] QString keyOf(const Group& group, const Sight& sight) const;
-    QWidget* card(const Group& group, const Sight& sight);
+    [[nodiscard]] QString keyOf(const FindingGroup& group, const Sight& sight) const;
+    QWidget* card(const FindingGroup& group, const Sight& sight);
     void addEntry(QVBoxLayout* column, std::size_t index, const Sight& sight);
-    QWidget* why(const Group& group, const Sight& sight);
+    QWidget* why(const FindingGroup& group, const Sight& sight);
 
     /// The finding of the newest evaluation that an older one has become; null: it is gone.
     [[nodiscard]] const findings::Finding* newest(const findings::Finding& finding) const;

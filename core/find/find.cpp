@@ -159,9 +159,12 @@ std::optional<Error> check(const FindRequest& r) {
 std::optional<curve::Range>
 meeting(const network::Loads& loads, const network::Load& lower, const network::Load& upper) {
     const curve::Axis& axis = loads.axis;
+    if (upper.fs <= 0.0 && !upper.still) {
+        return std::nullopt; // where it begins is not known
+    }
     constexpr double audible[] = {20.0, 20000.0};
     curve::Range range{std::max(axis.front(), audible[0]), std::min(axis.back(), audible[1])};
-    range.from = std::max(range.from, 2.0 * upper.fs); // 0 where no resonance is known
+    range.from = std::max(range.from, 2.0 * upper.fs);
     constexpr double fourOctaves = 16.0;
     range.to = std::min(range.to, fourOctaves * range.from);
     if (lower.pressure) {
@@ -215,8 +218,11 @@ Result<Plan> planOf(const FindRequest& r) {
                                   loads.drivers[*loads.find(r.ways[q])],
                                   loads.drivers[*loads.find(r.ways[q + 1])]);
         if (!band) {
+            const network::Load& above = loads.drivers[*loads.find(r.ways[q + 1])];
+            const bool known = above.fs > 0.0 || above.still;
             return Error{"fx_bands_hz",
-                         r.ways[q] + " and " + r.ways[q + 1] + " do not meet",
+                         known ? r.ways[q] + " and " + r.ways[q + 1] + " do not meet"
+                               : "missing, and the resonance of " + r.ways[q + 1] + " is not known",
                          "give the band in which they are to cross"};
         }
         plan.crossings.push_back(*band);

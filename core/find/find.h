@@ -58,8 +58,8 @@ struct FindRequest {
 
 /// Where two neighbours may meet: above twice the upper one's resonance and below where the lower
 /// one has fallen by 6 dB from its mean, or four octaves higher (rules of thumb). Nothing where
-/// that is less than a third of an octave. Where the upper one has no resonance that is known, its
-/// curves' lowest frequency stands for it.
+/// that is less than a third of an octave, or where the upper one's resonance is not known; a
+/// resistor or a coil has none, and only the curves end it below.
 [[nodiscard]] std::optional<curve::Range>
 meeting(const network::Loads& loads, const network::Load& lower, const network::Load& upper);
 

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/findings/facts.h"
 
+#include "core/box/driver.h"
+#include "core/box/source.h"
 #include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
 #include "core/driver/resonance.h"
@@ -175,15 +177,18 @@ void putBattery(Collector& all,
         all.put(scope, "bench.rated_w", *sheet.power);
     }
     const auto& m = sheet.model;
-    if (!sheet.Xmax || !sheet.Sd || !sheet.Vas || !m.fs || !m.Qes || !m.Re) {
+    if (!sheet.Xmax || !sheet.Sd || !sheet.Vas || !m.fs || !m.Qes || !m.Qms || !m.Re) {
         return;
     }
-    // Cms = Vas/(ρc²Sd²); Bl² = ωs·Mms·Re/Qes with Mms = 1/(ωs²·Cms) (Small 1972).
-    const double c = quantity::soundSpeed;
-    const double Cms = *sheet.Vas / (quantity::airDensity * c * c * *sheet.Sd * *sheet.Sd);
-    const double w = 2.0 * std::numbers::pi * *m.fs;
-    all.put(scope, "bench.Cms_m_per_n", Cms);
-    all.put(scope, "bench.Bl_t_m", std::sqrt(*m.Re / (*m.Qes * w * Cms)));
+    const box::Motor motor = box::motorOf({.Re = *m.Re,
+                                           .fs = *m.fs,
+                                           .Qms = *m.Qms,
+                                           .Qes = *m.Qes,
+                                           .Vas = *sheet.Vas,
+                                           .Sd = *sheet.Sd},
+                                          {});
+    all.put(scope, "bench.Cms_m_per_n", motor.C);
+    all.put(scope, "bench.Bl_t_m", motor.Bl);
     all.put(scope, "bench.Xmax_m", *sheet.Xmax);
 }
 

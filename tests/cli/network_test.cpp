@@ -161,6 +161,10 @@ TEST(NetworkCommands, find) {
         {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
          R"("fx_bands_hz":[[900,300]])",
          "fx_bands_hz[0][1]"},
+        // A measured driver whose resonance nobody can see is not taken for a resistor.
+        {R"("drivers":{"a":{"r_ohm":8},"b":{"frequencies_hz":[50,2000],"impedances_ohm":[8,8],)"
+         R"("phases_deg":[0,0]}},"ways":["a","b"],"from_hz":100,"to_hz":900)",
+         "resonance of b is not known"},
         {R"("drivers":{"a":{"r_ohm":8},"b":{"r_ohm":8}},"ways":["a","b"],"from_hz":100,"to_hz":900,)"
          R"("fx_bands_hz":[])",
          "fx_bands_hz"},

@@ -25,6 +25,7 @@ struct Load {
     Role role{Role::bass};
     double dcResistance{};          ///< Ω at 0 Hz
     double fs{};                    ///< Hz; 0 where unknown
+    bool still{};                   ///< a resistor or a coil: no resonance to be known
     bool openAtHighFrequency{true}; ///< its coil blocks; a plain resistor does not
 
     bool operator==(const Load&) const = default;

@@ -393,7 +393,9 @@ Result<Load> loadOn(const ReadyDriver& ready, const Axis& axis) {
               .openAtHighFrequency = blocksHighFrequency(driver.impedance)};
     if (const auto* resistor = std::get_if<ResistorLoad>(&driver.impedance)) {
         load.impedance.assign(axis.size(), resistor->resistance);
+        load.still = true;
     } else if (const auto* coil = std::get_if<CoilLoad>(&driver.impedance)) {
+        load.still = true;
         for (const double f : axis) {
             load.impedance.push_back(coil->coil.Re + driver::coilImpedance(coil->coil, f));
         }
