@@ -24,7 +24,7 @@ struct Said {
 
 } // namespace
 
-Mark markOf(Severity severity) {
+SeverityMark markOf(Severity severity) {
     const Theme& t = theme();
     switch (severity) {
     case Severity::stop:
@@ -79,7 +79,7 @@ QString countsOf(const std::vector<FindingGroup>& groups) {
     for (const Severity severity :
          {Severity::stop, Severity::fault, Severity::caution, Severity::hint}) {
         if (const int count = counts.at(static_cast<std::size_t>(severity)); count > 0) {
-            const Mark mark = markOf(severity);
+            const SeverityMark mark = markOf(severity);
             said << QStringLiteral("<span style='color:%1'>%2</span> %3× %4")
                         .arg(mark.colour.name(), mark.shape)
                         .arg(count)

@@ -22,13 +22,13 @@ struct FindingGroup {
 [[nodiscard]] std::vector<FindingGroup> groupsOf(const Sight& sight);
 
 /// Shape, colour and word: a fault differs from a caution by more than its hue.
-struct Mark {
+struct SeverityMark {
     QString shape;
     QColor colour;
     QString word;
 };
 
-[[nodiscard]] Mark markOf(findings::Severity severity);
+[[nodiscard]] SeverityMark markOf(findings::Severity severity);
 
 /// "■ 1× stop   ▲ 2× fault", as rich text.
 [[nodiscard]] QString countsOf(const std::vector<FindingGroup>& groups);

@@ -360,7 +360,7 @@ QWidget* FindingsPanel::card(const FindingGroup& group, const Sight& sight) {
     auto* column = new QVBoxLayout(frame);
     column->setContentsMargins(8, 6, 6, 2);
     column->setSpacing(1);
-    const Mark mark = markOf(rule.severity);
+    const SeverityMark mark = markOf(rule.severity);
     auto* head = new QHBoxLayout;
     auto* shape = new QLabel(mark.shape, frame);
     QPalette p = shape->palette();
