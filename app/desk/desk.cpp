@@ -185,7 +185,7 @@ bool Desk::take(Result<std::unique_ptr<Document>> document) {
     });
     writingFails_.clear();
     warned_ = false;
-    wanted_.reset();
+    wanted_.clear();
     if (making_) {
         making_->make = nullptr; // it was for another job
     }
@@ -256,17 +256,22 @@ void Desk::preview(const edit::Edit& edit) {
 
 void Desk::makeFirst(const EditMaker& make, Purpose purpose) {
     if (document_) {
-        wanted_ = Making{.make = make, .purpose = purpose, .from = nullptr, .made = {}};
+        dropWantedLooks();
+        wanted_.push_back({.make = make, .purpose = purpose, .from = nullptr, .made = {}});
         beginMaking();
     }
 }
 
+void Desk::dropWantedLooks() {
+    std::erase_if(wanted_, [](const Making& m) { return m.purpose == Purpose::preview; });
+}
+
 void Desk::beginMaking() {
-    if (!wanted_ || making_ || !sight_.present || evaluator_.busy()) {
+    if (wanted_.empty() || making_ || !sight_.present || evaluator_.busy()) {
         return;
     }
-    making_ = std::make_shared<Making>(std::move(*wanted_));
-    wanted_.reset();
+    making_ = std::make_shared<Making>(std::move(wanted_.front()));
+    wanted_.erase(wanted_.begin());
     making_->from = sight_.present;
     aside_.begin([making = making_, make = making_->make](Aside::Link& /*link*/) {
         making->made = make(*making->from);
@@ -275,17 +280,15 @@ void Desk::beginMaking() {
 
 void Desk::finishMaking() {
     const std::shared_ptr<Making> done = std::exchange(making_, nullptr);
-    const bool overtaken = done && done->purpose == Purpose::preview && wanted_;
+    const bool overtaken = done && done->purpose == Purpose::preview && !wanted_.empty();
     if (!document_ || !done || !done->make || overtaken) {
         beginMaking();
         return;
     }
-    // It rests on a state that is gone: once more, unless something else is wanted by now.
+    // It rests on a state that is gone: once more, before what came later.
     if (done->from != sight_.present || evaluator_.busy()) {
-        if (!wanted_) {
-            wanted_ =
-                Making{.make = done->make, .purpose = done->purpose, .from = nullptr, .made = {}};
-        }
+        wanted_.insert(wanted_.begin(),
+                       {.make = done->make, .purpose = done->purpose, .from = nullptr, .made = {}});
         beginMaking();
         return;
     }
@@ -314,9 +317,7 @@ void Desk::lookAt(const job::Job& job, const QString& name, bool whole) {
 }
 
 void Desk::endLook() {
-    if (wanted_ && wanted_->purpose == Purpose::preview) {
-        wanted_.reset();
-    }
+    dropWantedLooks();
     if (making_ && making_->purpose == Purpose::preview) {
         making_->make = nullptr; // what it comes to is not looked at any more
     }
@@ -344,8 +345,8 @@ void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
 }
 
 bool Desk::settled() const {
-    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() && !wanted_ &&
-           !making_ && document_->settled();
+    return document_ != nullptr && sight_.present != nullptr && !evaluator_.busy() &&
+           wanted_.empty() && !making_ && document_->settled();
 }
 
 const job::Driver* Desk::driverNamed(const QString& driver) const {

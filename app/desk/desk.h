@@ -65,7 +65,8 @@ public:
     void evaluateAgain();
 
     /// An edit that has to be computed first, off the window's thread, from the newest evaluation;
-    /// then it is applied, or looked at. One that is asked for meanwhile takes its place.
+    /// then it is applied, or looked at. Those to be applied wait for each other, none is lost; of
+    /// looks only the newest counts.
     void applyMade(const EditMaker& make) { makeFirst(make, Purpose::present); }
 
     void previewMade(const EditMaker& make) { makeFirst(make, Purpose::preview); }
@@ -103,6 +104,7 @@ private:
     void keepSightInJob();
     void remember();
     void makeFirst(const EditMaker& make, Purpose purpose);
+    void dropWantedLooks();
     void beginMaking();
     void finishMaking();
 
@@ -125,7 +127,7 @@ private:
         std::optional<Result<edit::Edit>> made;
     };
 
-    std::optional<Making> wanted_;   ///< waits for the evaluation, or for the one before
+    std::vector<Making> wanted_;     ///< wait for the evaluation, or for the one before
     std::shared_ptr<Making> making_; ///< the work's thread writes `made`
     Aside aside_;
 };
