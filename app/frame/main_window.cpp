@@ -508,6 +508,30 @@ void MainWindow::follow(const QString& figure) {
     stage_->reveal(figure);
 }
 
+namespace {
+
+QString stageOf(findings::Leads leads) {
+    switch (leads) {
+    case findings::Leads::intake:
+        return QStringLiteral("intake");
+    case findings::Leads::check:
+    case findings::Leads::polarity:
+        return QStringLiteral("check");
+    case findings::Leads::measurement:
+        return QStringLiteral("measure");
+    case findings::Leads::box:
+        return QStringLiteral("box");
+    case findings::Leads::align:
+        return QStringLiteral("align");
+    case findings::Leads::load:
+    case findings::Leads::response:
+        break;
+    }
+    return QStringLiteral("network");
+}
+
+} // namespace
+
 void MainWindow::showFinding(const findings::Finding& finding) {
     const findings::Subject& subject = finding.subject;
     const findings::Rule& rule = findings::rules()[finding.rule];
@@ -517,19 +541,7 @@ void MainWindow::showFinding(const findings::Finding& finding) {
     if (!subject.driver.empty()) {
         desk_.chooseDriver(words(subject.driver));
     }
-    // A hole is all that is known where Align has no sum to show: it leads to its take.
-    const bool ofAlign =
-        (rule.id.starts_with("align.") && rule.id != "align.hole") || rule.id.starts_with("polar.");
-    const bool ofTake = !subject.take.empty() && !ofAlign;
-    const bool ofBox =
-        rule.id.starts_with("box.") || rule.id.starts_with("port.") || rule.id == "driver.schools";
-    chooseStage(ofTake                           ? QStringLiteral("measure")
-                : rule.id.starts_with("intake.") ? QStringLiteral("intake")
-                : rule.id == "pair.polarity"     ? QStringLiteral("check")
-                : rule.id.starts_with("bench.")  ? QStringLiteral("check")
-                : ofBox                          ? QStringLiteral("box")
-                : ofAlign                        ? QStringLiteral("align")
-                                                 : QStringLiteral("network"));
+    chooseStage(stageOf(rule.leads));
     // The crossover that it is about, if it is about one.
     std::optional<double> fx;
     for (const findings::Scope& scope : desk_.sight().present->findings.facts) {
@@ -538,13 +550,13 @@ void MainWindow::showFinding(const findings::Finding& finding) {
             fx = std::get<double>(fact->second);
         }
     }
-    if (rule.id == "pair.polarity") {
+    if (rule.leads == findings::Leads::polarity) {
         stage_->reveal(QStringLiteral("check:polarity"));
     } else if (!subject.part.empty()) {
         stage_->reveal(QStringLiteral("part:") + words(subject.part));
     } else if (fx) {
         stage_->reveal(QStringLiteral("frequency:%1").arg(*fx));
-    } else if (rule.id.starts_with("net.")) {
+    } else if (rule.leads == findings::Leads::load) {
         stage_->reveal(QStringLiteral("impedance"));
     } else {
         stage_->reveal(QStringLiteral("response"));

@@ -18,6 +18,23 @@ enum class Severity {
 /// What a rule rests on; always shown, so that nobody takes a rule of thumb for a law.
 enum class Basis { standard, published, physics, ruleOfThumb };
 
+/// How a rule's figure and its limit are written.
+struct FigureUnit {
+    enum class Style {
+        plain,       ///< three digits and the unit
+        engineering, ///< with a prefix: 6.8 µF
+        twoDigits,
+        share ///< of one: 100 times the figure, two digits
+    };
+    std::string_view name;
+    Style style{};
+
+    bool operator==(const FigureUnit&) const = default;
+};
+
+/// Where the eye is led to see what a rule found.
+enum class Leads { intake, check, polarity, measurement, box, load, response, align };
+
 struct Rule {
     std::string_view id;
     Severity severity{};
@@ -26,6 +43,8 @@ struct Rule {
     std::string_view reason; ///< why it matters
     std::string_view next;   ///< what to do
     Basis basis{};
+    FigureUnit unit; ///< of the condition's left side
+    Leads leads{};
 };
 
 /// The whole table, in its own order.

@@ -62,46 +62,21 @@ std::string inUnit(double value, const Shown* unit) {
     return text::printSignificant(value, 3) + std::string(space) + std::string(unit->unit);
 }
 
-/// The left side of a trigger as its author wrote it.
-std::string_view leftOf(std::string_view trigger) {
-    // Comparisons of yes and no give no figure; the one with a figure is found by its sign.
-    while (true) {
-        const auto end = trigger.find(" and ");
-        const std::string_view first = trigger.substr(0, end);
-        if (first.find("==") == std::string_view::npos || end == std::string_view::npos) {
-            return first.substr(0, first.find_first_of("<>"));
-        }
-        trigger.remove_prefix(end + 5);
+/// A figure as its rule writes it.
+std::string sizeText(const FigureUnit& unit, double value) {
+    using enum FigureUnit::Style;
+    const std::string space(text::thinSpace);
+    switch (unit.style) {
+    case share:
+        return text::printSignificant(100.0 * value, 2) + space + std::string(unit.name);
+    case twoDigits:
+        return text::printSignificant(value, 2) + space + std::string(unit.name);
+    case plain:
+    case engineering:
+        break;
     }
-}
-
-/// A lone fact, or its size: that has its unit. A ratio less one is a percentage.
-std::string sizeText(const Finding& finding, double value) {
-    std::string_view left = leftOf(rules()[finding.rule].trigger);
-    while (left.ends_with(' ')) {
-        left.remove_suffix(1);
-    }
-    const bool ratio = left.find('/') != std::string_view::npos;
-    if (ratio && left.ends_with("- 1)")) {
-        return text::printSignificant(100.0 * value, 2) + std::string(text::thinSpace) + "%";
-    }
-    if (left.find("align.delay_sigma_s") != std::string_view::npos) {
-        return inUnit(value, unitOf("_deg"));
-    }
-    if (left.find("log2") != std::string_view::npos) {
-        return text::printSignificant(value, 2) + std::string(text::thinSpace) + "octaves";
-    }
-    if (left.starts_with("343.2")) {
-        return inUnit(value, unitOf("_hz"));
-    }
-    if (ratio || left.find('*') != std::string_view::npos) {
-        return text::printSignificant(value, 3);
-    }
-    const auto begin =
-        left.find_first_of("abcdefghijklmnopqrstuvwxyz", left.starts_with("abs(") ? 4 : 0);
-    std::string_view fact = left.substr(std::min(begin, left.size()));
-    fact = fact.substr(0, fact.find_first_of(" )"));
-    return inUnit(value, unitOf(fact));
+    const Shown shown{"", unit.name, unit.style == engineering};
+    return inUnit(value, unit.name.empty() ? nullptr : &shown);
 }
 
 std::string driverName(const job::Job& job, const std::string& id) {
@@ -206,7 +181,8 @@ std::string figureText(const Finding& finding) {
     if (!finding.figure || !finding.threshold) {
         return {};
     }
-    return sizeText(finding, *finding.figure) + ", limit " + sizeText(finding, *finding.threshold);
+    const FigureUnit& unit = rules()[finding.rule].unit;
+    return sizeText(unit, *finding.figure) + ", limit " + sizeText(unit, *finding.threshold);
 }
 
 std::string factText(const std::string& name, const Fact& fact) {
