@@ -21,4 +21,280 @@ readNumber(const Value& value, const quantity::Quantity& quantity, const std::st
                  "must be " + rangeText(quantity.lowest, quantity.highest)};
 }
 
+bool FieldReader::open(std::string_view key) {
+    known_.emplace_back(key);
+    if (error_) {
+        return false;
+    }
+    here_ = join(path_, key);
+    return true;
+}
+
+const Value* FieldReader::given(std::string_view key, bool nullIsMissing) const {
+    const Value* value = object_.find(key);
+    return value != nullptr && value->isNull() && nullIsMissing ? nullptr : value;
+}
+
+void FieldReader::lacks(const quantity::Quantity& quantity) {
+    error_ = Error{here_, "missing", "must be " + rangeText(quantity.lowest, quantity.highest)};
+}
+
+void FieldReader::lacks(std::string_view help) {
+    error_ = Error{here_, "missing", "must be given: " + std::string(help)};
+}
+
+std::optional<Error> FieldReader::finish() const {
+    for (const Member& member : *object_.object()) {
+        if (std::ranges::find(known_, member.key) == known_.end()) {
+            return Error{join(path_, member.key),
+                         "unknown key",
+                         known_.empty()
+                             ? "no key is known here"
+                             : "the nearest known key is " + nearest(member.key, known_)};
+        }
+    }
+    return error_;
+}
+
+void FieldReader::take(double& member, const quantity::Quantity& q, const Value& value, Path path) {
+    auto number = readNumber(value, q, path);
+    if (!number) {
+        error_ = number.error();
+        return;
+    }
+    member = *number * q.unit;
+}
+
+void FieldReader::take(std::optional<double>& member,
+                       const quantity::Quantity& q,
+                       const Value& value,
+                       Path path) {
+    if (value.isNull()) {
+        member.reset();
+        return;
+    }
+    double number{};
+    take(number, q, value, path);
+    member = number;
+}
+
+const Value::List* FieldReader::listOf(const Value& value, std::string_view wanted, Path path) {
+    const Value::List* list = value.list();
+    if (list == nullptr) {
+        error_ = wrongKind(path, value, wanted);
+    }
+    return list;
+}
+
+void FieldReader::take(std::vector<double>& member,
+                       const quantity::Quantity& q,
+                       const Value& value,
+                       Path path) {
+    const Value::List* list = listOf(value, "a list of numbers", path);
+    if (list == nullptr) {
+        return;
+    }
+    member.clear();
+    member.reserve(list->size());
+    for (std::size_t i = 0; i < list->size() && !error_; ++i) {
+        take(member.emplace_back(), q, (*list)[i], join(path, i));
+    }
+}
+
+void FieldReader::take(std::vector<std::optional<double>>& member,
+                       const quantity::Quantity& q,
+                       const Value& value,
+                       Path path) {
+    const Value::List* list = listOf(value, "a list of numbers", path);
+    if (list == nullptr) {
+        return;
+    }
+    member.clear();
+    member.reserve(list->size());
+    for (std::size_t i = 0; i < list->size() && !error_; ++i) {
+        take(member.emplace_back(), q, (*list)[i], join(path, i));
+    }
+}
+
+void FieldReader::take(int& member, const quantity::Whole& whole, const Value& value, Path path) {
+    const double* number = value.number();
+    if (number == nullptr) {
+        error_ = wrongKind(path, value, "a whole number");
+        return;
+    }
+    const bool inside = *number >= whole.lowest && *number <= whole.highest;
+    if (!inside || *number != static_cast<double>(static_cast<int>(*number))) {
+        error_ = Error{path,
+                       printNumber(*number) + " given",
+                       "must be a whole number, " + std::to_string(whole.lowest) + " to " +
+                           std::to_string(whole.highest)};
+        return;
+    }
+    member = static_cast<int>(*number);
+}
+
+void FieldReader::take(bool& member,
+                       const quantity::Flag& /*flag*/,
+                       const Value& value,
+                       Path path) {
+    const bool* flag = value.flag();
+    if (flag == nullptr) {
+        error_ = wrongKind(path, value, "true or false");
+        return;
+    }
+    member = *flag;
+}
+
+void FieldReader::take(std::string& member,
+                       const quantity::Word& /*word*/,
+                       const Value& value,
+                       Path path) {
+    const std::string* word = value.word();
+    if (word == nullptr) {
+        error_ = wrongKind(path, value, "text");
+        return;
+    }
+    member = *word;
+}
+
+void FieldReader::take(std::vector<std::string>& member,
+                       const quantity::Word& word,
+                       const Value& value,
+                       Path path) {
+    const Value::List* list = listOf(value, "a list of texts", path);
+    if (list == nullptr) {
+        return;
+    }
+    member.clear();
+    for (std::size_t i = 0; i < list->size() && !error_; ++i) {
+        take(member.emplace_back(), word, (*list)[i], join(path, i));
+    }
+}
+
+std::optional<std::size_t>
+FieldReader::choose(std::span<const std::string_view> names, const Value& value, Path path) {
+    const std::string* word = value.word();
+    const auto found = word == nullptr ? names.end() : std::ranges::find(names, *word);
+    if (found != names.end()) {
+        return static_cast<std::size_t>(found - names.begin());
+    }
+    std::string known;
+    for (const auto name : names) {
+        known += (known.empty() ? "" : ", ") + std::string(name);
+    }
+    error_ = Error{path,
+                   (word == nullptr ? std::string(kindOf(value)) : "'" + *word + "'") + " given",
+                   "must be one of " + known};
+    return std::nullopt;
+}
+
+void FieldWriter::put(std::string_view key, Value value) {
+    object_.push_back({std::string(key), std::move(value)});
+}
+
+Value FieldWriter::give(double member, const quantity::Quantity& q) {
+    return member / q.unit;
+}
+
+Value FieldWriter::give(const std::optional<double>& member, const quantity::Quantity& q) {
+    return member ? give(*member, q) : Value{};
+}
+
+Value FieldWriter::give(const std::vector<double>& member, const quantity::Quantity& q) {
+    Value::List list;
+    list.reserve(member.size());
+    for (const double number : member) {
+        list.push_back(give(number, q));
+    }
+    return list;
+}
+
+Value FieldWriter::give(const std::vector<std::optional<double>>& member,
+                        const quantity::Quantity& q) {
+    Value::List list;
+    list.reserve(member.size());
+    for (const auto& number : member) {
+        list.push_back(give(number, q));
+    }
+    return list;
+}
+
+namespace {
+
+void tellFallback(Value::Object& about, const auto& descriptor) {
+    if (descriptor.fallback) {
+        about.push_back({"default", *descriptor.fallback});
+    }
+}
+
+} // namespace
+
+void FieldDescriber::open(std::string_view key) {
+    about_ = Value::Object{{"key", key}};
+}
+
+void FieldDescriber::close(bool required, std::string_view help) {
+    about_.push_back({"required", required});
+    about_.push_back({"help", help});
+    keys_.emplace_back(std::move(about_));
+}
+
+void FieldDescriber::tell(const quantity::Quantity& d, const Form& form) {
+    about_.push_back(
+        {"kind",
+         std::string(form.list ? "numbers" : "number") + (form.nullable ? " or null" : "")});
+    about_.push_back({"symbol", d.symbol});
+    about_.push_back({"lowest", d.lowest});
+    about_.push_back({"highest", d.highest});
+    if (!form.always) {
+        tellFallback(about_, d);
+    }
+}
+
+void FieldDescriber::tell(const quantity::Whole& d, const Form& /*form*/) {
+    about_.push_back({"kind", "whole number"});
+    about_.push_back({"lowest", d.lowest});
+    about_.push_back({"highest", d.highest});
+    tellFallback(about_, d);
+}
+
+void FieldDescriber::tell(const quantity::Flag& d, const Form& /*form*/) {
+    about_.push_back({"kind", "true or false"});
+    tellFallback(about_, d);
+}
+
+void FieldDescriber::tell(const quantity::Word& d, const Form& form) {
+    about_.push_back({"kind", form.list ? "texts" : "text"});
+    if (!form.always) {
+        tellFallback(about_, d);
+    }
+}
+
+void FieldDescriber::tell(const quantity::Group& /*d*/, const Form& form) {
+    about_.push_back({"kind", form.list ? "list of objects" : "object"});
+}
+
+void FieldDescriber::tellChoice(std::span<const std::string_view> names,
+                                std::optional<std::size_t> fallback) {
+    Value::List list;
+    for (const auto name : names) {
+        list.emplace_back(name);
+    }
+    about_.push_back({"kind", "one of"});
+    about_.push_back({"names", std::move(list)});
+    if (fallback) {
+        about_.push_back({"default", names[*fallback]});
+    }
+}
+
+void FieldDescriber::tellList(const std::vector<double>& member, const quantity::Quantity& d) {
+    if (d.fallback && !member.empty()) {
+        Value::List list;
+        for (const double x : member) {
+            list.push_back(x / d.unit);
+        }
+        about_.push_back({"default", std::move(list)});
+    }
+}
+
 } // namespace yf::text

@@ -10,6 +10,7 @@
 #include <algorithm>
 #include <concepts>
 #include <optional>
+#include <span>
 #include <string>
 #include <type_traits>
 #include <vector>
@@ -84,50 +85,45 @@ wrongKind(const std::string& path, const Value& value, std::string_view wanted) 
 [[nodiscard]] Result<double>
 readNumber(const Value& value, const quantity::Quantity& quantity, const std::string& path);
 
-/// Walks a field list over a JSON object.
+/// Walks a field list over a JSON object. What does not depend on a member's type stands in the
+/// source: hundreds of lists are walked, and each would be compiled with all of it.
 class FieldReader {
 public:
     FieldReader(const Value& object, std::string path) : object_(object), path_(std::move(path)) {}
 
     template <class M, class D>
     void operator()(M& member, const D& descriptor) {
-        known_.emplace_back(descriptor.key);
-        if (error_) {
+        if (!open(descriptor.key)) {
             return;
         }
-        const std::string path = join(path_, descriptor.key);
-        const Value* value = object_.find(descriptor.key);
-        if (value == nullptr || (value->isNull() && IsOptional<M>::value && !isNullable<M>)) {
-            missing(member, descriptor, path);
-            return;
-        }
-        if constexpr (IsOptional<M>::value) {
+        const Value* value = given(descriptor.key, IsOptional<M>::value && !isNullable<M>);
+        if (value == nullptr) {
+            missing(member, descriptor);
+        } else if constexpr (IsOptional<M>::value) {
             typename M::value_type inner{};
-            take(inner, descriptor, *value, path);
+            take(inner, descriptor, *value, here_);
             member = std::move(inner);
         } else {
-            take(member, descriptor, *value, path);
+            take(member, descriptor, *value, here_);
         }
     }
 
     /// An unknown key comes first: a misspelt key is also a missing one, and the spelling is the
     /// better news.
-    [[nodiscard]] std::optional<Error> finish() const {
-        for (const Member& member : *object_.object()) {
-            if (std::ranges::find(known_, member.key) == known_.end()) {
-                return Error{join(path_, member.key),
-                             "unknown key",
-                             known_.empty()
-                                 ? "no key is known here"
-                                 : "the nearest known key is " + nearest(member.key, known_)};
-            }
-        }
-        return error_;
-    }
+    [[nodiscard]] std::optional<Error> finish() const;
 
 private:
+    /// Notes the key and its path; false once something was wrong.
+    bool open(std::string_view key);
+
+    /// Null where it is missing.
+    [[nodiscard]] const Value* given(std::string_view key, bool nullIsMissing) const;
+
+    void lacks(const quantity::Quantity& quantity);
+    void lacks(std::string_view help);
+
     template <class M, class D>
-    void missing(M& member, const D& descriptor, const std::string& path) {
+    void missing(M& member, const D& descriptor) {
         if constexpr (requires { descriptor.fallback; }) {
             if (descriptor.fallback) {
                 useFallback(member, descriptor);
@@ -139,7 +135,11 @@ private:
             }
         }
         if constexpr (!IsOptional<M>::value) {
-            error_ = Error{path, "missing", wanted(descriptor)};
+            if constexpr (std::is_same_v<D, quantity::Quantity>) {
+                lacks(descriptor);
+            } else {
+                lacks(descriptor.help);
+            }
         }
     }
 
@@ -164,148 +164,45 @@ private:
         }
     }
 
-    template <class D>
-    static std::string wanted(const D& descriptor) {
-        if constexpr (std::is_same_v<D, quantity::Quantity>) {
-            return "must be " + rangeText(descriptor.lowest, descriptor.highest);
-        } else {
-            return "must be given: " + std::string(descriptor.help);
-        }
-    }
+    using Path = const std::string&;
 
+    void take(double& member, const quantity::Quantity& q, const Value& value, Path path);
     void
-    take(double& member, const quantity::Quantity& q, const Value& value, const std::string& path) {
-        auto number = readNumber(value, q, path);
-        if (!number) {
-            error_ = number.error();
-            return;
-        }
-        member = *number * q.unit;
-    }
-
-    void take(std::optional<double>& member,
+    take(std::optional<double>& member, const quantity::Quantity& q, const Value& value, Path path);
+    void
+    take(std::vector<double>& member, const quantity::Quantity& q, const Value& value, Path path);
+    void take(std::vector<std::optional<double>>& member,
               const quantity::Quantity& q,
               const Value& value,
-              const std::string& path) {
-        if (value.isNull()) {
-            member.reset();
-            return;
-        }
-        double number{};
-        take(number, q, value, path);
-        member = number;
-    }
-
-    template <class Number>
-    void take(std::vector<Number>& member,
-              const quantity::Quantity& q,
-              const Value& value,
-              const std::string& path) {
-        const auto* list = value.list();
-        if (list == nullptr) {
-            error_ = wrongKind(path, value, "a list of numbers");
-            return;
-        }
-        member.clear();
-        member.reserve(list->size());
-        for (std::size_t i = 0; i < list->size(); ++i) {
-            Number number{};
-            take(number, q, (*list)[i], join(path, i));
-            if (error_) {
-                return;
-            }
-            member.push_back(number);
-        }
-    }
-
-    void
-    take(int& member, const quantity::Whole& whole, const Value& value, const std::string& path) {
-        const double* number = value.number();
-        if (number == nullptr) {
-            error_ = wrongKind(path, value, "a whole number");
-            return;
-        }
-        const bool inside = *number >= whole.lowest && *number <= whole.highest;
-        if (!inside || *number != static_cast<double>(static_cast<int>(*number))) {
-            error_ = Error{path,
-                           printNumber(*number) + " given",
-                           "must be a whole number, " + std::to_string(whole.lowest) + " to " +
-                               std::to_string(whole.highest)};
-            return;
-        }
-        member = static_cast<int>(*number);
-    }
-
-    void take(bool& member,
-              const quantity::Flag& /*flag*/,
-              const Value& value,
-              const std::string& path) {
-        const bool* flag = value.flag();
-        if (flag == nullptr) {
-            error_ = wrongKind(path, value, "true or false");
-            return;
-        }
-        member = *flag;
-    }
-
-    void take(std::string& member,
-              const quantity::Word& /*word*/,
-              const Value& value,
-              const std::string& path) {
-        const std::string* word = value.word();
-        if (word == nullptr) {
-            error_ = wrongKind(path, value, "text");
-            return;
-        }
-        member = *word;
-    }
-
+              Path path);
+    void take(int& member, const quantity::Whole& whole, const Value& value, Path path);
+    void take(bool& member, const quantity::Flag& flag, const Value& value, Path path);
+    void take(std::string& member, const quantity::Word& word, const Value& value, Path path);
     void take(std::vector<std::string>& member,
               const quantity::Word& word,
               const Value& value,
-              const std::string& path) {
-        const auto* list = value.list();
-        if (list == nullptr) {
-            error_ = wrongKind(path, value, "a list of texts");
-            return;
-        }
-        member.clear();
-        for (std::size_t i = 0; i < list->size() && !error_; ++i) {
-            member.emplace_back();
-            take(member.back(), word, (*list)[i], join(path, i));
-        }
-    }
+              Path path);
+
+    /// Which of the names, or nothing after an error.
+    std::optional<std::size_t>
+    choose(std::span<const std::string_view> names, const Value& value, Path path);
+
+    /// The list that it must be, or null after an error.
+    const Value::List* listOf(const Value& value, std::string_view wanted, Path path);
 
     template <class M, std::size_t N>
-    void take(M& member,
-              const quantity::Choice<N>& choice,
-              const Value& value,
-              const std::string& path) {
+    void take(M& member, const quantity::Choice<N>& choice, const Value& value, Path path) {
         static_assert(std::is_enum_v<M>);
-        const std::string* word = value.word();
-        const auto found =
-            word == nullptr ? choice.names.end() : std::ranges::find(choice.names, *word);
-        if (found == choice.names.end()) {
-            std::string names;
-            for (const auto name : choice.names) {
-                names += (names.empty() ? "" : ", ") + std::string(name);
-            }
-            error_ =
-                Error{path,
-                      (word == nullptr ? std::string(kindOf(value)) : "'" + *word + "'") + " given",
-                      "must be one of " + names};
-            return;
+        if (const auto at = choose(choice.names, value, path)) {
+            member = static_cast<M>(*at);
         }
-        member = static_cast<M>(found - choice.names.begin());
     }
 
     template <class M>
-    void
-    take(M& member, const quantity::Group& /*group*/, const Value& value, const std::string& path) {
+    void take(M& member, const quantity::Group& /*group*/, const Value& value, Path path) {
         if constexpr (IsVector<M>::value) {
-            const auto* list = value.list();
+            const Value::List* list = listOf(value, "a list", path);
             if (list == nullptr) {
-                error_ = wrongKind(path, value, "a list");
                 return;
             }
             member.clear();
@@ -329,6 +226,7 @@ private:
 
     const Value& object_;
     std::string path_;
+    std::string here_; ///< path of the key in hand
     std::vector<std::string> known_;
     std::optional<Error> error_;
 };
@@ -368,31 +266,22 @@ public:
             }
         }
         if constexpr (IsOptional<M>::value) {
-            object_.push_back(
-                {std::string(descriptor.key), member ? give(*member, descriptor) : Value{}});
+            put(descriptor.key, member ? give(*member, descriptor) : Value{});
         } else {
-            object_.push_back({std::string(descriptor.key), give(member, descriptor)});
+            put(descriptor.key, give(member, descriptor));
         }
     }
 
     [[nodiscard]] Value::Object take() { return std::move(object_); }
 
 private:
-    static Value give(double member, const quantity::Quantity& q) { return member / q.unit; }
+    void put(std::string_view key, Value value);
 
-    static Value give(const std::optional<double>& member, const quantity::Quantity& q) {
-        return member ? give(*member, q) : Value{};
-    }
-
-    template <class Number>
-    static Value give(const std::vector<Number>& member, const quantity::Quantity& q) {
-        Value::List list;
-        list.reserve(member.size());
-        for (const Number& number : member) {
-            list.push_back(give(number, q));
-        }
-        return list;
-    }
+    static Value give(double member, const quantity::Quantity& q);
+    static Value give(const std::optional<double>& member, const quantity::Quantity& q);
+    static Value give(const std::vector<double>& member, const quantity::Quantity& q);
+    static Value give(const std::vector<std::optional<double>>& member,
+                      const quantity::Quantity& q);
 
     static Value give(int member, const quantity::Whole& /*whole*/) { return member; }
 
@@ -441,94 +330,45 @@ class FieldDescriber {
 public:
     template <class M, class D>
     void operator()(const M& member, const D& descriptor) {
-        Value::Object about{{"key", descriptor.key}};
-        tell<M>(about, descriptor);
+        open(descriptor.key);
+        constexpr Form form{isList<M>, isNullable<M>, IsVector<M>::value};
+        if constexpr (requires { descriptor.names; }) {
+            tellChoice(descriptor.names, descriptor.fallback);
+        } else {
+            tell(descriptor, form);
+        }
         if constexpr (std::is_same_v<M, std::vector<double>> &&
                       std::is_same_v<D, quantity::Quantity>) {
-            if (descriptor.fallback && !member.empty()) {
-                Value::List list;
-                for (const double x : member) {
-                    list.push_back(x / descriptor.unit);
-                }
-                about.push_back({"default", std::move(list)});
-            }
+            tellList(member, descriptor);
         }
-        about.push_back({"required", required<M>(descriptor)});
-        about.push_back({"help", descriptor.help});
-        keys_.emplace_back(std::move(about));
+        if constexpr (requires { descriptor.fallback; }) {
+            close(!IsOptional<M>::value && !descriptor.fallback, descriptor.help);
+        } else {
+            close(!IsOptional<M>::value && !descriptor.mayBeMissing, descriptor.help);
+        }
     }
 
     [[nodiscard]] Value::List take() { return std::move(keys_); }
 
 private:
-    template <class M>
-    static void tell(Value::Object& about, const quantity::Quantity& d) {
-        about.push_back(
-            {"kind",
-             std::string(isList<M> ? "numbers" : "number") + (isNullable<M> ? " or null" : "")});
-        about.push_back({"symbol", d.symbol});
-        about.push_back({"lowest", d.lowest});
-        about.push_back({"highest", d.highest});
-        if (!IsVector<M>::value) {
-            tellFallback(about, d);
-        }
-    }
+    /// What a member's type says of its key.
+    struct Form {
+        bool list{};     ///< a list, perhaps one that may be left out
+        bool nullable{}; ///< its numbers may be null
+        bool always{};   ///< a list that is always there
+    };
 
-    template <class M>
-    static void tell(Value::Object& about, const quantity::Whole& d) {
-        about.push_back({"kind", "whole number"});
-        about.push_back({"lowest", d.lowest});
-        about.push_back({"highest", d.highest});
-        tellFallback(about, d);
-    }
+    void open(std::string_view key);
+    void close(bool required, std::string_view help);
+    void tell(const quantity::Quantity& d, const Form& form);
+    void tell(const quantity::Whole& d, const Form& form);
+    void tell(const quantity::Flag& d, const Form& form);
+    void tell(const quantity::Word& d, const Form& form);
+    void tell(const quantity::Group& d, const Form& form);
+    void tellChoice(std::span<const std::string_view> names, std::optional<std::size_t> fallback);
+    void tellList(const std::vector<double>& member, const quantity::Quantity& d);
 
-    template <class M>
-    static void tell(Value::Object& about, const quantity::Flag& d) {
-        about.push_back({"kind", "true or false"});
-        tellFallback(about, d);
-    }
-
-    template <class M>
-    static void tell(Value::Object& about, const quantity::Word& d) {
-        about.push_back({"kind", isList<M> ? "texts" : "text"});
-        if (!IsVector<M>::value) {
-            tellFallback(about, d);
-        }
-    }
-
-    template <class M>
-    static void tell(Value::Object& about, const quantity::Group& /*group*/) {
-        about.push_back({"kind", isList<M> ? "list of objects" : "object"});
-    }
-
-    template <class M, std::size_t N>
-    static void tell(Value::Object& about, const quantity::Choice<N>& d) {
-        Value::List names;
-        for (const auto name : d.names) {
-            names.emplace_back(name);
-        }
-        about.push_back({"kind", "one of"});
-        about.push_back({"names", names});
-        if (d.fallback) {
-            about.push_back({"default", d.names.at(*d.fallback)});
-        }
-    }
-
-    static void tellFallback(Value::Object& about, const auto& descriptor) {
-        if (descriptor.fallback) {
-            about.push_back({"default", *descriptor.fallback});
-        }
-    }
-
-    template <class M, class D>
-    static bool required(const D& descriptor) {
-        if constexpr (requires { descriptor.fallback; }) {
-            return !IsOptional<M>::value && !descriptor.fallback;
-        } else {
-            return !IsOptional<M>::value && !descriptor.mayBeMissing;
-        }
-    }
-
+    Value::Object about_;
     Value::List keys_;
 };
 

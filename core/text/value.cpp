@@ -202,6 +202,11 @@ std::string dump(const Value& value, int indent) {
 
 // Here, where Member is complete.
 Value::Value() = default;
+Value::Value(const Value& other) = default;
+Value::Value(Value&& other) noexcept = default;
+Value& Value::operator=(const Value& other) = default;
+Value& Value::operator=(Value&& other) noexcept = default;
+Value::~Value() = default;
 
 Value::Value(std::nullptr_t) {}
 

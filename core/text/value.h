@@ -20,6 +20,12 @@ struct Value {
     std::variant<std::nullptr_t, bool, double, std::string, List, Object> data;
 
     Value();
+    // In the source: their insides are many, and every list of fields uses them.
+    Value(const Value& other);
+    Value(Value&& other) noexcept;
+    Value& operator=(const Value& other);
+    Value& operator=(Value&& other) noexcept;
+    ~Value();
     Value(std::nullptr_t);
     Value(bool flag);
     Value(double number);
