@@ -19,18 +19,56 @@ constexpr double longestDelay = 0.02;
 /// A value of exactly zero has no logarithm; this is 6000 dB down and finite.
 constexpr double leastModulus = 1e-300;
 
-double coherence(const Curve& curve, double tau) {
-    const auto& f = curve.frequencies();
-    const auto& v = curve.values();
-    Complex sum{};
-    for (std::size_t i = 1; i < f.size(); ++i) {
-        const double weight =
-            std::min(std::abs(v[i]), std::abs(v[i - 1])) * std::log(f[i] / f[i - 1]);
-        const double step = std::arg(v[i] * std::conj(v[i - 1])) + twoPi * (f[i] - f[i - 1]) * tau;
-        sum += std::polar(weight, step);
+/// Steps between neighbouring points: how much each counts and turns, and over which Δω.
+class Steps {
+public:
+    explicit Steps(const Curve& curve) {
+        const auto& f = curve.frequencies();
+        const auto& v = curve.values();
+        for (std::size_t i = 1; i < f.size(); ++i) {
+            const double weight =
+                std::min(std::abs(v[i]), std::abs(v[i - 1])) * std::log(f[i] / f[i - 1]);
+            const Complex turn = v[i] * std::conj(v[i - 1]);
+            const double size = std::abs(turn);
+            turns_.push_back(size > 0.0 ? turn * (weight / size) : Complex{weight, 0.0});
+            dOmega_.push_back(twoPi * (f[i] - f[i - 1]));
+        }
     }
-    return std::abs(sum);
-}
+
+    /// |Σ w·e^(j(Δφ + Δω·τ))|.
+    [[nodiscard]] double agreement(double tau) const {
+        Complex sum{};
+        for (std::size_t i = 0; i < turns_.size(); ++i) {
+            sum += turns_[i] * std::polar(1.0, dOmega_[i] * tau);
+        }
+        return std::abs(sum);
+    }
+
+    /// The same at τ and −τ for τ = step, 2·step … up to `longest`, told one after the other. Each
+    /// turns on from the one before: thousands of delays are tried, and no sine has to be computed.
+    void walk(double step, double longest, const auto& tell) const {
+        std::vector<Complex> by;
+        for (const double w : dOmega_) {
+            by.push_back(std::polar(1.0, w * step));
+        }
+        std::vector<Complex> turned(by.size(), Complex{1.0, 0.0});
+        for (double tau = step; tau <= longest; tau += step) {
+            Complex later{};
+            Complex sooner{};
+            for (std::size_t i = 0; i < turned.size(); ++i) {
+                turned[i] *= by[i];
+                later += turns_[i] * turned[i];
+                sooner += turns_[i] * std::conj(turned[i]);
+            }
+            tell(tau, std::abs(later));
+            tell(-tau, std::abs(sooner));
+        }
+    }
+
+private:
+    std::vector<Complex> turns_;
+    std::vector<double> dOmega_;
+};
 
 } // namespace
 
@@ -42,24 +80,22 @@ double bulkDelay(const Curve& curve) {
     }
     // The agreement of neighbours turns over no faster than the widest step between points.
     const double step = std::max(0.2 / widestStep, longestDelay / 2000.0);
+    const Steps steps(curve);
     double best = 0.0;
-    double most = coherence(curve, 0.0);
-    const auto offer = [&](double tau) {
+    double most = steps.agreement(0.0);
+    const auto offer = [&](double tau, double agreement) {
         // A delay must earn its place: equal agreement keeps the smaller one.
-        const double agreement = coherence(curve, tau);
         if (agreement > most * (1.0 + 1e-9)) {
             most = agreement;
             best = tau;
         }
     };
-    for (double tau = step; tau <= longestDelay; tau += step) {
-        offer(tau);
-        offer(-tau);
-    }
+    steps.walk(step, longestDelay, offer);
     for (double finer = step / 2.0; finer > step / 64.0; finer /= 2.0) {
         const double centre = best;
-        offer(centre - finer);
-        offer(centre + finer);
+        for (const double tau : {centre - finer, centre + finer}) {
+            offer(tau, steps.agreement(tau));
+        }
     }
     return best;
 }
