@@ -75,13 +75,20 @@ const std::set<std::string> oneOfSeveral{"bench dcr reading_ohm",
                                          "network parts kind",
                                          "network zobel Le_h",
                                          "speaker diffraction width_m",
-                                         "speaker diffraction height_m"};
+                                         "speaker diffraction height_m",
+                                         "speaker align timing",
+                                         "speaker null-test level_difference_db",
+                                         "speaker null-test phase_difference_deg"};
 
 /// Verbs that are not walked here, and why.
 const std::set<std::string> elsewhere{
     "measure deconvolve", // its recording is a file that another verb has to write first
     "network trial"       // half a minute for the smallest request
 };
+
+/// Keys whose default only does the same more often, for minutes.
+const std::set<std::string> tooLong{
+    "driver trial count", "box trial count", "speaker trial speakers"};
 
 text::Value requests() {
     std::ifstream file(std::string(YF_TEST_DATA) + "/requests.json");
@@ -132,7 +139,7 @@ TEST(OptionalKeys, mayBeLeftOutOfEveryVerbAndRequiredOnesAreAskedFor) {
                 std::ranges::find(*request, word, &text::Member::key) != request->end();
             const bool required = *key.find("required")->flag();
             ASSERT_TRUE(given || !required) << name << ": " << word;
-            if (!given) {
+            if (!given || tooLong.contains(name + " " + word)) {
                 continue; // left out already
             }
             ++leftOut;
