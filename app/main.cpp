@@ -3,6 +3,7 @@
 #include "app/frame/main_menu.h"
 #include "app/frame/main_window.h"
 #include "app/frame/settings.h"
+#include "app/frame/showing.h"
 #include "app/theme/theme.h"
 #include "app/widgets/ask.h"
 
@@ -76,6 +77,132 @@ int takePicture(MainWindow& window, const QString& path) {
     return 0;
 }
 
+/// What the command line asks for, checked.
+struct Orders {
+    QSize size;
+    ThemeName theme{};
+    QString language; ///< empty: the machine's own
+};
+
+void describe(QCommandLineParser& parser) {
+    const auto option = [&](const char* name,
+                            const char* help,
+                            const char* value = "",
+                            const char* otherwise = "") {
+        parser.addOption({QLatin1String(name),
+                          QLatin1String(help),
+                          QLatin1String(value),
+                          QLatin1String(otherwise)});
+    };
+    parser.setApplicationDescription(QStringLiteral("Measure, check and tune loudspeakers."));
+    parser.addHelpOption();
+    option("demo", "Open the demo job.");
+    option("picture", "Draw the window into a PNG file and end; needs no display.", "file");
+    option("theme", "linen, graphite, paper or night.", "name");
+    option(
+        "stage", "Stage to show: intake, check, measure, box, network or align.", "id", "network");
+    option("driver", "Driver to choose, by id or name.", "name");
+    option("table", "Import a text table for a driver; may be given again.", "driver=file");
+    option("size", "Size of the window.", "WxH", "1280x800");
+    option("cabinet", "Cabinet to choose, by id.", "id");
+    option(
+        "reveal",
+        "What to bring into sight: start, front-editor, log, help, finder, differences, snapshot, "
+        "finding:ID, STAGE:PAGE[:SUBJECT], practise:NUMBER:LEVEL[:CHECK+CHECK:VERDICT]; may be "
+        "given again.",
+        "place");
+    option("import", "Look at a file before it is taken; may be given again.", "file");
+    option("language", "en or de.", "id");
+    parser.addPositionalArgument(
+        QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
+}
+
+/// What is wrong with the words given; empty: nothing, and `orders` hold them.
+QString read(const QCommandLineParser& parser, Orders& orders) {
+    const bool picture = parser.isSet(QStringLiteral("picture"));
+    orders.theme = picture ? ThemeName::linen : yf::app::settings::theme();
+    if (const QString wanted = parser.value(QStringLiteral("theme")); !wanted.isEmpty()) {
+        const auto* found = std::find_if(yf::app::themeNames.begin(),
+                                         yf::app::themeNames.end(),
+                                         [&](ThemeName n) { return yf::app::idOf(n) == wanted; });
+        if (found == yf::app::themeNames.end()) {
+            return QStringLiteral("--theme: '%1' given, must be linen, graphite, paper or night")
+                .arg(wanted);
+        }
+        orders.theme = *found;
+    }
+    const QString size = parser.value(QStringLiteral("size"));
+    const QStringList sides = size.split(u'x');
+    orders.size = sides.size() == 2 ? QSize(sides[0].toInt(), sides[1].toInt()) : QSize();
+    if (orders.size.width() < 1024 || orders.size.height() < 700) {
+        return QStringLiteral("--size: '%1' given, must be WIDTHxHEIGHT, at least 1024x700")
+            .arg(size);
+    }
+    static const QStringList stages{QStringLiteral("intake"),
+                                    QStringLiteral("check"),
+                                    QStringLiteral("measure"),
+                                    QStringLiteral("box"),
+                                    QStringLiteral("network"),
+                                    QStringLiteral("align")};
+    if (const QString stage = parser.value(QStringLiteral("stage")); !stages.contains(stage)) {
+        return QStringLiteral("--stage: '%1' given, must be one of %2")
+            .arg(stage, stages.join(QStringLiteral(", ")));
+    }
+    // Pictures are the same on every machine unless another language is asked for.
+    const QString language = QStringLiteral("language");
+    orders.language = parser.isSet(language) ? parser.value(language)
+                      : picture              ? QStringLiteral("en")
+                                             : yf::app::settings::language();
+    if (!orders.language.isEmpty() && orders.language != QLatin1String("en") &&
+        orders.language != QLatin1String("de")) {
+        return QStringLiteral("--language: '%1' given, must be en or de").arg(orders.language);
+    }
+    for (const QString& pair : parser.values(QStringLiteral("table"))) {
+        if (pair.indexOf(u'=') < 1) {
+            return QStringLiteral("--table: '%1' given, must be DRIVER=FILE").arg(pair);
+        }
+    }
+    return {};
+}
+
+void open(MainWindow& window, const QCommandLineParser& parser) {
+    window.chooseStage(parser.value(QStringLiteral("stage")));
+    if (parser.isSet(QStringLiteral("demo"))) {
+        window.openDemo();
+    } else if (const QStringList jobs = parser.positionalArguments(); !jobs.isEmpty()) {
+        window.openJob(jobs.front());
+    }
+    if (const QString cabinet = parser.value(QStringLiteral("cabinet")); !cabinet.isEmpty()) {
+        window.chooseCabinet(cabinet);
+    }
+    if (const QString driver = parser.value(QStringLiteral("driver")); !driver.isEmpty()) {
+        window.chooseDriver(driver);
+    }
+    for (const QString& pair : parser.values(QStringLiteral("table"))) {
+        const qsizetype equals = pair.indexOf(u'=');
+        window.importTables(pair.left(equals), {pair.mid(equals + 1)});
+    }
+}
+
+/// What is wrong with the places given; empty: nothing, they were shown.
+QString show(MainWindow& window, const QCommandLineParser& parser) {
+    window.show();
+    if (const QStringList files = parser.values(QStringLiteral("import")); !files.isEmpty()) {
+        waitFor(window);
+        window.previewImport(files);
+    }
+    const QStringList places = parser.values(QStringLiteral("reveal"));
+    if (!places.isEmpty()) {
+        waitFor(window);
+    }
+    for (const QString& place : places) {
+        if (!yf::app::Showing(window).show(place)) {
+            return QStringLiteral("--reveal: there is no '%1'").arg(place);
+        }
+    }
+    return {};
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -94,129 +221,24 @@ int main(int argc, char** argv) {
     QApplication application(argc, argv);
     QCoreApplication::setApplicationName(QStringLiteral("yellowfront"));
     QCoreApplication::setOrganizationName(QStringLiteral("yellowfront"));
-
     QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral("Measure, check and tune loudspeakers."));
-    parser.addHelpOption();
-    const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("Open the demo job."));
-    const QCommandLineOption pictureFile(
-        QStringLiteral("picture"),
-        QStringLiteral("Draw the window into a PNG file and end; needs no display."),
-        QStringLiteral("file"));
-    const QCommandLineOption theme(QStringLiteral("theme"),
-                                   QStringLiteral("linen, graphite, paper or night."),
-                                   QStringLiteral("name"));
-    const QCommandLineOption stage(
-        QStringLiteral("stage"),
-        QStringLiteral("Stage to show: intake, check, measure, box, network or align."),
-        QStringLiteral("id"),
-        QStringLiteral("network"));
-    const QCommandLineOption driver(QStringLiteral("driver"),
-                                    QStringLiteral("Driver to choose, by id or name."),
-                                    QStringLiteral("name"));
-    const QCommandLineOption table(
-        QStringLiteral("table"),
-        QStringLiteral("Import a text table for a driver; may be given again."),
-        QStringLiteral("driver=file"));
-    const QCommandLineOption size(QStringLiteral("size"),
-                                  QStringLiteral("Size of the window."),
-                                  QStringLiteral("WxH"),
-                                  QStringLiteral("1280x800"));
-    const QCommandLineOption cabinet(QStringLiteral("cabinet"),
-                                     QStringLiteral("Cabinet to choose, by id."),
-                                     QStringLiteral("id"));
-    const QCommandLineOption reveal(
-        QStringLiteral("reveal"),
-        QStringLiteral("Part of the window to open: start, front-editor, log, help, finder, "
-                       "differences, snapshot, finding:ID, check:KEY, "
-                       "practise:NUMBER:LEVEL[:CHECK+CHECK:VERDICT]; may "
-                       "be given again."),
-        QStringLiteral("part"));
-    const QCommandLineOption import(
-        QStringLiteral("import"),
-        QStringLiteral("Look at a file before it is taken; may be given "
-                       "again."),
-        QStringLiteral("file"));
-    const QCommandLineOption language(
-        QStringLiteral("language"), QStringLiteral("en or de."), QStringLiteral("id"));
-    parser.addOptions(
-        {language, import, cabinet, reveal, demo, pictureFile, theme, stage, driver, table, size});
-    parser.addPositionalArgument(
-        QStringLiteral("job"), QStringLiteral("Job file to open."), QStringLiteral("[job]"));
+    describe(parser);
     parser.process(application);
-
-    ThemeName name = picture ? ThemeName::linen : yf::app::settings::theme();
-    if (const QString wanted = parser.value(theme); !wanted.isEmpty()) {
-        const auto* found = std::find_if(yf::app::themeNames.begin(),
-                                         yf::app::themeNames.end(),
-                                         [&](ThemeName n) { return yf::app::idOf(n) == wanted; });
-        if (found == yf::app::themeNames.end()) {
-            return refuse(QStringLiteral("--theme: '%1' given, must be linen, graphite, paper or "
-                                         "night")
-                              .arg(wanted));
-        }
-        name = *found;
+    Orders orders;
+    if (const QString wrong = read(parser, orders); !wrong.isEmpty()) {
+        return refuse(wrong);
     }
-    const QStringList sides = parser.value(size).split(u'x');
-    const QSize pixels = sides.size() == 2 ? QSize(sides[0].toInt(), sides[1].toInt()) : QSize();
-    if (pixels.width() < 1024 || pixels.height() < 700) {
-        return refuse(QStringLiteral("--size: '%1' given, must be WIDTHxHEIGHT, at least 1024x700")
-                          .arg(parser.value(size)));
-    }
-    static const QStringList stages{QStringLiteral("intake"),
-                                    QStringLiteral("check"),
-                                    QStringLiteral("measure"),
-                                    QStringLiteral("box"),
-                                    QStringLiteral("network"),
-                                    QStringLiteral("align")};
-    if (!stages.contains(parser.value(stage))) {
-        return refuse(QStringLiteral("--stage: '%1' given, must be one of %2")
-                          .arg(parser.value(stage), stages.join(QStringLiteral(", "))));
-    }
-
-    // Pictures are the same on every machine unless another language is asked for.
-    const QString spoken = parser.isSet(language) ? parser.value(language)
-                           : picture              ? QStringLiteral("en")
-                                                  : yf::app::settings::language();
-    if (!spoken.isEmpty() && spoken != QLatin1String("en") && spoken != QLatin1String("de")) {
-        return refuse(QStringLiteral("--language: '%1' given, must be en or de").arg(spoken));
-    }
-    yf::app::useLanguage(application, spoken);
+    yf::app::useLanguage(application, orders.language);
     yf::app::loadFonts();
-    yf::app::applyTheme(application, name);
+    yf::app::applyTheme(application, orders.theme);
     yf::app::AskWithDialogs ask;
     MainWindow window(ask);
     fitMenu(window);
-    window.resize(pixels);
-    window.chooseStage(parser.value(stage));
-    if (parser.isSet(demo)) {
-        window.openDemo();
-    } else if (const QStringList jobs = parser.positionalArguments(); !jobs.isEmpty()) {
-        window.openJob(jobs.front());
+    window.resize(orders.size);
+    open(window, parser);
+    if (const QString wrong = show(window, parser); !wrong.isEmpty()) {
+        return refuse(wrong);
     }
-    if (parser.isSet(cabinet)) {
-        window.chooseCabinet(parser.value(cabinet));
-    }
-    if (parser.isSet(driver)) {
-        window.chooseDriver(parser.value(driver));
-    }
-    for (const QString& pair : parser.values(table)) {
-        const qsizetype equals = pair.indexOf(u'=');
-        if (equals < 1) {
-            return refuse(QStringLiteral("--table: '%1' given, must be DRIVER=FILE").arg(pair));
-        }
-        window.importTables(pair.left(equals), {pair.mid(equals + 1)});
-    }
-    window.show();
-    if (const QStringList files = parser.values(import); !files.isEmpty()) {
-        waitFor(window);
-        window.previewImport(files);
-    }
-    if (const QStringList parts = parser.values(reveal); !parts.isEmpty()) {
-        waitFor(window);
-        for (const QString& part : parts) {
-            window.reveal(part);
-        }
-    }
-    return picture ? takePicture(window, parser.value(pictureFile)) : QApplication::exec();
+    return picture ? takePicture(window, parser.value(QStringLiteral("picture")))
+                   : QApplication::exec();
 }

@@ -93,7 +93,7 @@ void map() {
     const auto all =
         evaluation::directionsOf(hall().job, hall().left(), *hall().evaluation.find("left"), 1);
     benchmark::DoNotOptimize(
-        evaluation::mapOf(*all, hall().left().seat, speaker::Plane::vertical, 3, 90));
+        evaluation::mapOf(*all, hall().left().seat, quantity::Plane::vertical, 3, 90));
 }
 
 /// The same sum by the formulas as they stand: a Bessel function and an exponential each.
@@ -138,7 +138,7 @@ void dragStep() {
     const job::Cabinet& cabinet = *job::findCabinet(*moved, "left");
     const auto all = evaluation::directionsOf(*moved, cabinet, *evaluation.find("left"), 6);
     benchmark::DoNotOptimize(
-        evaluation::mapOf(*all, cabinet.seat, speaker::Plane::vertical, 3, 90));
+        evaluation::mapOf(*all, cabinet.seat, quantity::Plane::vertical, 3, 90));
     benchmark::DoNotOptimize(
         evaluation::frontEffect(cabinet, *all, speaker::ear(all->radiators.listening, {})));
 }

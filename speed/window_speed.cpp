@@ -1,13 +1,19 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-// From a tile's change to the painted window, at 1280 × 800 offscreen, as a share of a frame of
-// 16.7 ms; beside it, in the same run, the evaluation alone and the painting alone.
+// From a hand's step (a tile's change, a port or a driver dragged) to the painted window, at
+// 1280 × 800 offscreen, as a share of a frame of 16.7 ms; beside it, in the same run, what the
+// evaluation, the facts, the findings panel and the plots take of it.
 #include "app/box/cutaway.h"
 #include "app/crossover/lanes_view.h"
 #include "app/crossover/part_tile.h"
+#include "app/findings/findings_panel.h"
 #include "app/frame/main_menu.h"
 #include "app/frame/main_window.h"
+#include "app/front/front_view.h"
+#include "app/plots/plot.h"
 #include "app/theme/theme.h"
+#include "core/edit/parts.h"
 #include "core/evaluation/assemble.h"
+#include "core/findings/assess.h"
 #include "demo/projection_room.h"
 #include "tests/support/ask_nothing.h"
 
@@ -112,6 +118,96 @@ private:
     QPointF from_;
 };
 
+/// A driver in the hand on the front, to and fro by up to eight pixels.
+class DriverDrag {
+public:
+    DriverDrag(app::MainWindow& window, const std::string& driver)
+        : front_(window.findChild<app::FrontView*>()),
+          from_(front_->placeOf(driver).value_or(QPoint())) {
+        send(QEvent::MouseButtonPress, 0.0);
+    }
+
+    ~DriverDrag() { send(QEvent::MouseButtonRelease, 0.0); }
+
+    void step(int i) { send(QEvent::MouseMove, 1.0 * (i % 16 < 8 ? i % 16 + 1 : 15 - i % 16)); }
+
+private:
+    void send(QEvent::Type type, double by) {
+        const QPointF at = from_ + QPointF(0.0, by);
+        QMouseEvent event(
+            type, at, front_->mapToGlobal(at), Qt::LeftButton, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(front_, &event);
+    }
+
+    app::FrontView* front_;
+    QPointF from_;
+};
+
+/// Median milliseconds of something done by itself.
+double alone(int turns, const std::function<void(int)>& work) {
+    std::vector<double> times;
+    QElapsedTimer timer;
+    for (int i = 0; i < turns; ++i) {
+        timer.start();
+        work(i);
+        times.push_back(static_cast<double>(timer.nsecsElapsed()) * 1e-6);
+    }
+    return percentile(times, 0.5);
+}
+
+/// What the parts of a tile's change take by themselves: two states of the job, one part's value
+/// apart, in turns.
+void tellShares(app::MainWindow& window) {
+    constexpr int turns = 100;
+    const evaluation::Tables tables = evaluation::Tables::shipped();
+    evaluation::Memory memory;
+    std::shared_ptr<const app::Evaluated> both[2];
+    job::Job jobs[2] = {window.present()->job, window.present()->job};
+    const std::string cabinet = jobs[0].cabinets.front().id;
+    jobs[1] = edit::stepPart(cabinet, "C3", network::ESeries::E12, 1, {}).apply(jobs[0]).value();
+    const auto made = [&](int i) {
+        auto result = std::make_shared<app::Evaluated>();
+        result->job = jobs[i % 2];
+        auto assembly =
+            std::make_shared<evaluation::Assembly>(evaluation::assemble(result->job, memory));
+        result->evaluation = evaluation::evaluate(result->job, *assembly, tables, memory);
+        result->assembly = std::move(assembly);
+        return result;
+    };
+    for (int i = 0; i < 2; ++i) {
+        auto result = made(i);
+        result->findings = findings::assess(result->job, *result->assembly, result->evaluation);
+        both[i] = result;
+    }
+    const double evaluating = alone(turns, [&](int i) { benchmark::DoNotOptimize(made(i)); });
+    const double facts = alone(turns, [&](int i) {
+        const app::Evaluated& e = *both[i % 2];
+        benchmark::DoNotOptimize(findings::assess(e.job, *e.assembly, e.evaluation));
+    });
+    auto* panel = window.findChild<app::FindingsPanel*>();
+    const double cards = alone(turns, [&](int i) {
+        panel->display(
+            {.present = both[i % 2], .preview = nullptr, .cabinet = cabinet, .driver = {}});
+        panel->repaint();
+    });
+    const auto plots = window.findChildren<app::Plot*>();
+    const double painting = alone(turns, [&](int /*i*/) {
+        for (app::Plot* plot : plots) {
+            if (plot->isVisible()) {
+                plot->repaint();
+            }
+        }
+    });
+    const auto say = [](const char* what, double ms) {
+        std::printf("  %s: %.2f ms, %.0f %% of a frame\n", what, ms, 100.0 * ms / frame);
+    };
+    std::printf("A tile's change, its parts by themselves (medians of %d):\n", turns);
+    say("evaluation of what changed", evaluating);
+    say("facts and rules", facts);
+    say("findings panel", cards);
+    say("plots in sight, painted", painting);
+}
+
 void tell(const char* what, app::ThemeName name, const std::vector<double>& times) {
     const double median = percentile(times, 0.5);
     const double late = percentile(times, 0.95);
@@ -158,6 +254,7 @@ int main(int argc, char** argv) {
         const auto turn = [tile](int i) { turnWheel(tile, i % 8 < 4 ? 120 : -120); };
         static_cast<void>(hands(window, 20, turn)); // warm
         tell("a tile's change", name, hands(window, 300, turn));
+        tellShares(window);
         window.chooseStage(QStringLiteral("box"));
         window.chooseDriver(QStringLiteral("left-brome"));
         settle(window);
@@ -165,6 +262,12 @@ int main(int argc, char** argv) {
         const auto move = [&drag](int i) { drag.step(i); };
         static_cast<void>(hands(window, 20, move));
         tell("a port dragged", name, hands(window, 200, move));
+        window.chooseStage(QStringLiteral("align"));
+        settle(window);
+        DriverDrag driver(window, "left-teasel");
+        const auto shove = [&driver](int i) { driver.step(i); };
+        static_cast<void>(hands(window, 20, shove));
+        tell("a driver dragged", name, hands(window, 100, shove));
     }
     return 0;
 }

@@ -40,7 +40,7 @@ RULES = {
     "app/plots/": (["core/", "app/plots/", "app/widgets/", "app/theme/"], True),
     "app/widgets/": (["core/", "app/widgets/", "app/theme/"], True),
     "app/theme/": (["app/theme/"], True),
-    "app/evaluation/": (["core/", "app/evaluation/"], True),
+    "app/evaluation/": (["core/", "app/evaluation/", "app/widgets/aside.h"], True),
     "app/document/": (["core/", "app/document/"], True),
     "app/help/": (["app/help/", "app/theme/"], True),
     "app/desk/": (["core/", "demo/", "app/desk/", "app/document/", "app/evaluation/", "app/front/front_picture.h",

@@ -579,7 +579,7 @@ void AlignStage::displayTracking(const Sight& sight) {
         }
         picture.traces.push_back(std::move(trace));
         if (n.met && static_cast<int>(i) == pair_) {
-            constexpr double inStep = 30.0; // degrees: 0.3 dB
+            constexpr double inStep = speaker::inStep / quantity::degree;
             picture.corridor = Corridor{n.met->fx / 2.0, 2.0 * n.met->fx, -inStep, inStep};
             picture.corridorTrace = picture.traces.back().id;
         }
@@ -711,12 +711,12 @@ void AlignStage::displayAngles(const Sight& sight) {
         anglesSaid_->setText(tr("Responses of every driver are needed."));
         return;
     }
-    const auto plane = static_cast<speaker::Plane>(1 - plane_->currentIndex());
+    const auto plane = static_cast<quantity::Plane>(1 - plane_->currentIndex());
     constexpr int stepDegrees = 3;
     constexpr int widest = 90;
     shown.map = std::make_shared<evaluation::AngleMap>(
         evaluation::mapOf(*all, cabinet.seat, plane, stepDegrees, widest));
-    if (plane == speaker::Plane::vertical) {
+    if (plane == quantity::Plane::vertical) {
         shown.ears = {
             {evaluation::elevationOf(job, cabinet, cabinet.seat.sitting), tr("sitting")},
             {evaluation::elevationOf(job, cabinet, cabinet.seat.standing), tr("standing")}};
@@ -727,27 +727,21 @@ void AlignStage::displayAngles(const Sight& sight) {
             continue;
         }
         shown.crossovers << n.met->fx;
-        const speaker::Point apart =
-            all->radiators.of[n.upper].place - all->radiators.of[n.lower].place;
-        const double k = 2.0 * 3.14159265358979 * n.met->fx / quantity::soundSpeed;
-        // At the microphone both came with their paths; far away the front view counts.
-        const auto& one = all->radiators.of[n.lower];
-        const auto& two = all->radiators.of[n.upper];
-        const double paths = length(*two.takenAt - two.place) - length(*one.takenAt - one.place);
+        const auto taken = [&](std::size_t way) {
+            const auto& one = all->radiators.of[way];
+            return speaker::Taken{one.place, *one.takenAt};
+        };
         const auto lobes =
-            speaker::lobes({.d = plane == speaker::Plane::vertical ? apart.y : apart.x,
-                            .dz = apart.z,
-                            .psi0 = n.met->difference + k * paths,
-                            .k = k});
+            speaker::lobesOf(taken(n.lower), taken(n.upper), n.met->difference, plane, n.met->fx);
         for (const double null : lobes.nulls) {
             shown.nulls << qMakePair(n.met->fx, null);
         }
         const double wavelengths = lobes.spacing * n.met->fx / quantity::soundSpeed;
-        constexpr double wide = 1.2;
         said << tr("%1 and %2 are %3 wavelengths apart%4.")
                     .arg(nameOf(n.lower), nameOf(n.upper))
                     .arg(figures(text::printFixed(wavelengths, 2)),
-                         wavelengths > wide ? tr(" (▲ over 1.2: nulls inside 25°)") : QString());
+                         wavelengths > speaker::wideSpacing ? tr(" (▲ over 1.2: nulls inside 25°)")
+                                                            : QString());
         if (lobes.peak && !lobes.nulls.empty()) {
             said.back() += u' ' + tr("The lobe points to %1.").arg(degrees(*lobes.peak));
         }
@@ -834,24 +828,30 @@ void AlignStage::offerTakes(const std::vector<study::ArrivalStudy>& all) {
                 : tr("Record %1 and %2 together").arg(name(take.driver), name(take.also)));
         connect(press, &QToolButton::clicked, this, [this, take] {
             Q_EMIT driverWanted(words(take.driver));
-            Q_EMIT stageWanted(QStringLiteral("measure"),
-                               take.also.empty()
-                                   ? QStringLiteral("record-axis")
-                                   : QStringLiteral("record-together:") + words(take.also));
+            Place place{.stage = QStringLiteral("measure"), .page = QStringLiteral("next")};
+            if (!take.also.empty()) {
+                place.subjects << words(take.also);
+            }
+            Q_EMIT placeWanted(place);
         });
         wantedTakes_->layout()->addWidget(press);
     }
 }
 
-void AlignStage::reveal(const QString& figure) {
+void AlignStage::go(const Place& place) {
     for (int page = dialPage; page <= helpsPage; ++page) {
-        if (figure == QLatin1String(pageIds[page])) {
+        if (place.page == QLatin1String(pageIds[page])) {
             showPage(page);
             return;
         }
     }
-    if (figure.startsWith(QStringLiteral("frequency:"))) {
-        const double f = figure.mid(10).toDouble();
+    if (place.page == QLatin1String("plane")) {
+        showPage(anglesPage);
+        plane_->setCurrentIndex(place.subject() == QLatin1String("horizontal") ? 1 : 0);
+        return;
+    }
+    if (place.frequency) {
+        const double f = *place.frequency;
         for (std::size_t i = 0; i < pairs_.size(); ++i) {
             if (pairs_[i].met && std::abs(std::log2(pairs_[i].met->fx / f)) < 0.2) {
                 choosePair(static_cast<int>(i));
@@ -859,13 +859,8 @@ void AlignStage::reveal(const QString& figure) {
         }
         response_->setCrosshair(f);
         Q_EMIT response_->crosshairMoved(f);
-        response_->setFocus();
-    } else if (figure.startsWith(QStringLiteral("plane:"))) {
-        showPage(anglesPage);
-        plane_->setCurrentIndex(figure.endsWith(QStringLiteral("horizontal")) ? 1 : 0);
-    } else {
-        response_->setFocus();
     }
+    response_->setFocus();
 }
 
 } // namespace yf::app

@@ -131,7 +131,7 @@ void AngleView::shade() {
 
 void AngleView::describe() {
     setAccessibleName(!shown_.map ? tr("Map of angles: nothing to show yet")
-                      : shown_.map->plane == speaker::Plane::vertical
+                      : shown_.map->plane == quantity::Plane::vertical
                           ? tr("Level over frequency and angle, up and down")
                           : tr("Level over frequency and angle, left and right"));
 }

@@ -113,11 +113,7 @@ void BoxStage::buildEmpty() {
     column->addWidget(emptyText_);
     auto* row = new QHBoxLayout;
     row->addStretch(1);
-    for (const box::Kind kind : {box::Kind::closed,
-                                 box::Kind::vented,
-                                 box::Kind::passiveRadiator,
-                                 box::Kind::bandPass4,
-                                 box::Kind::openBaffle}) {
+    for (const box::Kind kind : box::usualKinds) {
         auto* begin = new QPushButton(kindWords(kind), empty_);
         begin->setObjectName(QStringLiteral("box_begin_%1").arg(static_cast<int>(kind)));
         connect(
@@ -227,18 +223,18 @@ void BoxStage::showPage(int page) {
     showBox();
 }
 
-void BoxStage::reveal(const QString& figure) {
-    if (figure.startsWith(QLatin1String("curve:"))) {
+void BoxStage::go(const Place& place) {
+    if (place.page == QLatin1String("curve")) {
         showPage(boxPage);
-        box_->showCurve(static_cast<BoxCurve>(figure.mid(6).toInt()));
+        box_->showCurve(static_cast<BoxCurve>(place.subject().toInt()));
         return;
     }
-    if (figure.startsWith(QLatin1String("kind:"))) {
-        kind_->setCurrentIndex(figure.mid(5).toInt());
+    if (place.page == QLatin1String("kind")) {
+        kind_->setCurrentIndex(place.subject().toInt());
         return;
     }
     for (int page = 0; page < emptyPage; ++page) {
-        if (figure == QLatin1String(pageIds[page])) {
+        if (place.page == QLatin1String(pageIds[page])) {
             showPage(page);
             tabs_[page]->setFocus();
             return;

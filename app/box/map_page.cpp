@@ -106,13 +106,6 @@ MapPage::MapPage(QWidget* parent) : QWidget(parent) {
     connect(speed_, &QuantityField::valueChanged, this, [this] {
         wish([this](job::BoxWishes& w) { w.speed = speed_->optionalValue(); });
     });
-    connect(this, &MapPage::computed, this, &MapPage::arrived, Qt::QueuedConnection);
-}
-
-MapPage::~MapPage() {
-    if (thread_.joinable()) {
-        thread_.join();
-    }
 }
 
 void MapPage::wish(const std::function<void(job::BoxWishes&)>& how) {
@@ -127,30 +120,14 @@ void MapPage::wish(const std::function<void(job::BoxWishes&)>& how) {
 }
 
 void MapPage::ask(const box::MapOrder& order) {
-    if (busy_) {
-        next_ = order;
-        return;
-    }
-    begin(order);
-}
-
-void MapPage::begin(const box::MapOrder& order) {
-    if (thread_.joinable()) {
-        thread_.join();
-    }
-    busy_ = true;
-    thread_ = std::thread([this, order] {
-        Q_EMIT computed(std::make_shared<const box::BoxMap>(box::boxMap(order)));
+    aside_.ask([this, order](Aside::Link& /*link*/) -> Aside::Delivery {
+        const auto map = std::make_shared<const box::BoxMap>(box::boxMap(order));
+        return [this, map] { arrived(map); };
     });
 }
 
 void MapPage::arrived(const std::shared_ptr<const box::BoxMap>& map) {
-    busy_ = false;
     shown_.map = map;
-    if (next_) {
-        const box::MapOrder order = *std::exchange(next_, std::nullopt);
-        begin(order);
-    }
     draw();
 }
 

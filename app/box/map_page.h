@@ -3,8 +3,7 @@
 
 #include "app/box/box_words.h"
 #include "app/box/map_view.h"
-
-#include <thread>
+#include "app/widgets/aside.h"
 
 class QCheckBox;
 class QComboBox;
@@ -21,20 +20,17 @@ class MapPage final : public QWidget {
 
 public:
     explicit MapPage(QWidget* parent = nullptr);
-    ~MapPage() override;
 
     void display(const BoxSight& box);
 
-    [[nodiscard]] bool busy() const { return busy_; }
+    [[nodiscard]] bool busy() const { return aside_.running(); }
 
 Q_SIGNALS:
     void edited(const yf::edit::Edit& edit);
     void gestureEnded();
-    void computed(const std::shared_ptr<const yf::box::BoxMap>& map);
 
 private:
     void ask(const box::MapOrder& order);
-    void begin(const box::MapOrder& order);
     void arrived(const std::shared_ptr<const box::BoxMap>& map);
     void draw();
     void tell(double Vb, double fb);
@@ -44,9 +40,6 @@ private:
     job::Enclosure enclosure_;
     MapView::Shown shown_;
     box::MapOrder order_;
-    std::thread thread_;
-    bool busy_{};
-    std::optional<box::MapOrder> next_;
     bool filling_{};
     MapView* view_{};
     QComboBox* shade_{};
@@ -58,6 +51,7 @@ private:
     QuantityField* delay_{};
     QuantityField* level_{};
     QuantityField* speed_{};
+    Aside aside_;
 };
 
 } // namespace yf::app

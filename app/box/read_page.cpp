@@ -8,6 +8,7 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/edit/box.h"
+#include "core/quantity/level.h"
 #include "core/take/box.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
@@ -24,9 +25,8 @@ namespace {
 
 /// "40.6 ± 0.1 Hz" with 95 % limits, as many digits as they deserve.
 QString sure(const box::Sure& s, double unit, const QString& name) {
-    constexpr double k = 1.96;
     const double value = s.value / unit;
-    const double u = k * s.u * value;
+    const double u = quantity::coverage95 * s.u * value;
     const int decimals =
         u <= 0.0 ? 2 : std::clamp(static_cast<int>(std::ceil(-std::log10(u))) + 0, 0, 4);
     const QString text = figures(text::printFixed(value, decimals)) + QStringLiteral(" ± ") +

@@ -10,6 +10,7 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
+#include "core/bench/battery.h"
 #include "core/bench/notation.h"
 #include "core/bench/words.h"
 #include "core/evaluation/bench.h"
@@ -32,17 +33,12 @@ namespace yf::app {
 namespace {
 
 constexpr std::array meterFrequencies{100.0, 120.0, 1000.0, 10000.0, 100000.0};
-constexpr double block = 9.0;
 
 QLabel* told(const QString& text, QWidget* parent, const QColor& colour) {
     QLabel* label = wrappedLabel(parent, {});
     label->setText(text);
     tint(label, colour);
     return label;
-}
-
-bool isTweeter(const job::Driver* driver) {
-    return driver != nullptr && (driver->band == job::Band::high || driver->band == job::Band::top);
 }
 
 std::optional<bench::Check> checkNamed(const bench::EvidenceTable& table, const std::string& key) {
@@ -286,7 +282,8 @@ void CheckCard::buildPair(QFormLayout* form) {
         own != state_->assembly->readings.end() && own->second.resonance
             ? bench::meterFrequency(own->second.resonance->fs)
             : std::nullopt;
-    const double usual = isTweeter(driver) ? 10000.0 : 1000.0;
+    const double usual = bench::usualMeterFrequency(driver == nullptr ? quantity::DriverRole::woofer
+                                                                      : job::roleOf(driver->band));
     frequency_->setCurrentIndex(frequency_->findData(advised.value_or(usual)));
     r_ = new QLineEdit(content_);
     r_->setObjectName(QStringLiteral("check_r"));
@@ -335,8 +332,8 @@ void CheckCard::buildVoltage(QFormLayout* form) {
     voltage_ = new QComboBox(content_);
     voltage_->setObjectName(QStringLiteral("check_voltage"));
     voltage_->setAccessibleName(tr("Battery"));
-    voltage_->addItem(tr("1.5 V cell: shows all there is to see"), 1.5);
-    voltage_->addItem(tr("9 V block: large woofers only"), block);
+    voltage_->addItem(tr("1.5 V cell: shows all there is to see"), bench::cellVoltage);
+    voltage_->addItem(tr("9 V block: large woofers only"), bench::blockVoltage);
     form->addRow(tr("Battery"), voltage_);
     connect(voltage_, &QComboBox::activated, this, &CheckCard::judge);
 }
@@ -468,8 +465,10 @@ void CheckCard::judge() {
             return bench != nullptr && std::ranges::find(bench->diagnosis.barred, check_) !=
                                            bench->diagnosis.barred.end();
         }();
-        const bool burns = voltage_ != nullptr && voltage_->currentData().toDouble() >= block &&
-                           isTweeter(job::findDriver(state_->job, driver_));
+        const job::Driver* driver = job::findDriver(state_->job, driver_);
+        const bool burns =
+            voltage_ != nullptr && driver != nullptr &&
+            bench::batteryBurns(job::roleOf(driver->band), voltage_->currentData().toDouble());
         if (barred) {
             said = tr("■ Not now: turns may be shorted, and that can destroy an amplifier. Read DC "
                       "resistance and LCR first.");

@@ -319,21 +319,20 @@ void CheckStage::open(const std::string& check) {
     card_->display(sight_, check);
 }
 
-void CheckStage::reveal(const QString& figure) {
-    if (figure == QLatin1String("check:polarity")) {
+void CheckStage::go(const Place& place) {
+    if (place.page == QLatin1String("polarity")) {
         showPage(1);
         return;
     }
-    if (figure == QLatin1String("check:replace")) {
+    if (place.page == QLatin1String("replace")) {
         showPage(2);
         return;
     }
     showPage(0);
-    if (figure.startsWith(QStringLiteral("check:"))) {
-        const QStringList parts = figure.split(u':');
-        chosen_ = parts[1].toStdString();
+    if (!place.page.isEmpty()) {
+        chosen_ = place.page.toStdString();
         open(chosen_);
-        if (parts.size() > 2) {
+        if (!place.subjects.isEmpty()) {
             card_->useStandIn(); // for pictures
         }
     }

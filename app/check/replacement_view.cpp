@@ -310,7 +310,7 @@ void ReplacementView::showOld(bool other) {
     }
     // Woofers live with their box; the others bring their own.
     for (qsizetype i = lastLength + 1; i < fields_.size(); ++i) {
-        fields_[i]->setEnabled(old_.role == driver::DriverRole::woofer);
+        fields_[i]->setEnabled(old_.role == quantity::DriverRole::woofer);
     }
     sources_->setText(
         tr("Re, fs and Q: %1. Level: %2.")

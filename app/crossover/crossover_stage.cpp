@@ -166,7 +166,7 @@ void CrossoverStage::connectParts() {
     connect(parts_, &PartsPage::fileOffered, this, &Stage::fileOffered);
     connect(parts_, &PartsPage::edited, this, &Stage::edited);
     connect(parts_, &PartsPage::partWanted, this, [this](const QString& id) {
-        reveal(QStringLiteral("part:") + id);
+        go({.subjects = {id}});
     });
     connect(also_, &QComboBox::currentIndexChanged, this, [this] {
         if (lastSight_) {
@@ -442,39 +442,40 @@ void CrossoverStage::resizeEvent(QResizeEvent* event) {
     Stage::resizeEvent(event);
 }
 
-void CrossoverStage::reveal(const QString& figure) {
-    if (figure == QStringLiteral("impedance")) {
+void CrossoverStage::go(const Place& place) {
+    const auto isAt = [&](const char* page) { return place.page == QLatin1String(page); };
+    if (place.frequency) {
+        response_->setCrosshair(*place.frequency);
+        Q_EMIT response_->crosshairMoved(response_->crosshair());
+        response_->setFocus();
+    } else if (isAt("impedance")) {
         if (least_) {
             impedance_->setCrosshair(least_->frequency);
             Q_EMIT impedance_->crosshairMoved(least_->frequency);
         }
         impedance_->setFocus();
-    } else if (figure == QStringLiteral("tune")) {
+    } else if (isAt("tune")) {
         showPage(machinePage);
         tune_->begin();
-    } else if (figure == QStringLiteral("find")) {
+    } else if (isAt("find")) {
         showPage(findPage);
         find_->begin();
-    } else if (figure == QStringLiteral("list")) {
-        showPage(partsPage);
-    } else if (figure.startsWith(QStringLiteral("also:"))) {
-        also_->setCurrentIndex(figure.mid(5).toInt());
-    } else if (figure == QStringLiteral("found")) {
+    } else if (isAt("found")) {
         showPage(findPage);
         find_->beginAndShow();
-    } else if (figure == QStringLiteral("parts")) {
+    } else if (isAt("list")) {
+        showPage(partsPage);
+    } else if (isAt("also")) {
+        also_->setCurrentIndex(place.subject().toInt());
+    } else if (isAt("parts")) {
         showPage(lanesPage);
         lanes_->focusFirst();
-    } else if (figure.startsWith(QStringLiteral("part:"))) {
+    } else if (place.page.isEmpty() && !place.subject().isEmpty()) {
         showPage(lanesPage);
-        if (PartTile* tile = lanes_->tile(figure.mid(5).toStdString())) {
+        if (PartTile* tile = lanes_->tile(place.subject().toStdString())) {
             scroll_->ensureWidgetVisible(tile);
             tile->setFocus();
         }
-    } else if (figure.startsWith(QStringLiteral("frequency:"))) {
-        response_->setCrosshair(figure.mid(10).toDouble());
-        Q_EMIT response_->crosshairMoved(response_->crosshair());
-        response_->setFocus();
     } else {
         response_->setFocus();
     }

@@ -12,6 +12,7 @@
 #include "core/evaluation/assemble.h"
 #include "core/network/circuit/line_edit.h"
 #include "core/network/exchange/export.h"
+#include "core/network/judge/power.h"
 #include "core/quantity/quantities.h"
 #include "core/text/sentence.h"
 
@@ -28,7 +29,6 @@ namespace yf::app {
 
 namespace {
 
-constexpr double usualDrive = 12.6; // V, 20 W into 8 Ω
 constexpr int draws = 300;
 
 const quantity::Quantity driveOf{
@@ -129,7 +129,7 @@ PartsPage::PartsPage(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("parts_page"));
     drive_ = quantityField(
         this, driveOf, text::Unit::none, QStringLiteral("parts_drive"), tr("Drive in volts"));
-    drive_->setValue(usualDrive);
+    drive_->setValue(network::usualDrive);
     table_ = readTable(this,
                        QStringLiteral("parts_table"),
                        tr("Parts of the network"),
@@ -364,8 +364,7 @@ void PartsPage::offer(const char* what) {
         return;
     }
     if (kind == QLatin1String("filters")) {
-        constexpr double rate = 48000.0;
-        const auto text = network::csvOfLines(cabinet->circuit, rate);
+        const auto text = network::csvOfLines(cabinet->circuit);
         if (!text) {
             summary_->setText(QStringLiteral("▲ ") + spoken(text::sentence(text.error())));
             return;

@@ -124,14 +124,12 @@ void StartBar::setWays(int ways) {
         return;
     }
     ways_ = ways;
-    // Customary places to begin with; the drivers' own bands are one click away.
-    static constexpr double customary[][4] = {
-        {2500.0}, {400.0, 3000.0}, {120.0, 600.0, 3500.0}, {80.0, 300.0, 1200.0, 5000.0}};
-    const int pairs = std::clamp(ways - 1, 1, static_cast<int>(fx_.size()));
+    const std::vector<double> customary = study::customaryCrossovers(ways);
     for (int pair = 0; pair < fx_.size(); ++pair) {
-        fx_[pair]->setVisible(pair < pairs);
-        if (pair < pairs) {
-            fx_[pair]->setValue(customary[pairs - 1][pair]);
+        const auto at = static_cast<std::size_t>(pair);
+        fx_[pair]->setVisible(at < customary.size());
+        if (at < customary.size()) {
+            fx_[pair]->setValue(customary[at]);
         }
     }
     offerPlans();

@@ -1,16 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/widgets/aside.h"
 #include "core/evaluation/evaluate.h"
 #include "core/findings/assess.h"
 
 #include <QObject>
 
-#include <condition_variable>
 #include <memory>
-#include <mutex>
-#include <optional>
-#include <thread>
 
 namespace yf::app {
 
@@ -29,15 +26,13 @@ struct Evaluated {
 
 /// Newest job in, newest evaluation out, off the window's thread.
 ///
-/// While one evaluation runs only the newest job waits; those between are skipped. The worker takes
-/// the next job only after the result before has been handed to the window's thread, so an older
-/// result can never replace a newer one.
+/// While one evaluation runs only the newest job waits; those between are skipped. Results arrive
+/// in the order of their jobs, so an older one can never replace a newer.
 class Evaluator final : public QObject {
     Q_OBJECT
 
 public:
     explicit Evaluator(QObject* parent = nullptr);
-    ~Evaluator() override;
 
     /// Revisions rise by one with each call.
     std::uint64_t submit(const job::Job& job, Purpose purpose);
@@ -55,24 +50,14 @@ Q_SIGNALS:
     void ready(const std::shared_ptr<const yf::app::Evaluated>& result);
 
 private:
-    struct Order {
-        std::uint64_t revision{};
-        job::Job job;
-        evaluation::Tables tables;
-        Purpose purpose{};
-    };
-
-    void work();
-    void deliver(const std::shared_ptr<const Evaluated>& result);
+    /// What one evaluation leaves to the next; only the work touches it.
+    struct Earlier;
 
     evaluation::Tables tables_ = evaluation::Tables::shipped();
-    std::mutex mutex_;
-    std::condition_variable wake_;
-    std::optional<Order> waiting_;
-    bool stop_{};
+    std::shared_ptr<Earlier> earlier_;
     std::uint64_t submitted_{};
     std::uint64_t delivered_{};
-    std::thread worker_;
+    Aside aside_;
 };
 
 } // namespace yf::app

@@ -128,10 +128,9 @@ QString figureOf(const Finding& finding) {
     return spoken(findings::figureText(finding));
 }
 
-QString factOf(const Finding& finding, const std::string& name) {
-    const auto fact = finding.facts.find(name);
-    return fact == finding.facts.end() ? QString{}
-                                       : figures(findings::factText(name, fact->second));
+QString factOf(const Finding& finding, const findings::FactKind& kind) {
+    const findings::Fact* fact = finding.facts.find(kind);
+    return fact == nullptr ? QString{} : figures(findings::factText({&kind, *fact}));
 }
 
 ElidedLabel* quietLine(const QString& words, QWidget* parent) {
@@ -150,7 +149,8 @@ void FindingsPanel::renew(const Sight& sight) {
     std::erase_if(told_, [](const Told& told) { return told.label == nullptr; });
     for (const Told& told : told_) {
         if (const Finding* finding = newest(told.finding)) {
-            told.label->say(told.fact.empty() ? figureOf(*finding) : factOf(*finding, told.fact));
+            told.label->say(told.fact == nullptr ? figureOf(*finding)
+                                                 : factOf(*finding, *told.fact));
         }
     }
 }
@@ -442,7 +442,7 @@ void FindingsPanel::addEntry(QVBoxLayout* column, std::size_t index, const Sight
     texts->addWidget(quiet(subject, parent));
     if (const QString figure = figureOf(finding); !figure.isEmpty()) {
         ElidedLabel* told = quietLine(figure, parent);
-        told_.push_back({told, finding, {}});
+        told_.push_back({told, finding});
         texts->addWidget(told);
     }
     row->addLayout(texts, 1);
@@ -491,11 +491,11 @@ QWidget* FindingsPanel::why(const FindingGroup& group, const Sight& sight) {
     const std::size_t first = group.findings.front();
     for (const auto& [name, fact] : built_->findings.judgement.findings[first].facts) {
         ElidedLabel* told =
-            quietLine(factOf(built_->findings.judgement.findings[first], name), box);
-        told_.push_back({told, built_->findings.judgement.findings[first], name});
+            quietLine(factOf(built_->findings.judgement.findings[first], *fact.kind), box);
+        told_.push_back({told, built_->findings.judgement.findings[first], fact.kind});
         column->addWidget(told);
     }
-    const auto standard = findings::conditionOf(group.rule).limit();
+    const auto standard = findings::rules()[group.rule].when.limit();
     if (standard) {
         const std::string id = idOf(group.rule);
         const auto& limits = sight.present->job.limits;
@@ -562,9 +562,14 @@ QWidget* FindingsPanel::asideCard(const job::Dismissal& dismissal, const Sight& 
 
 QWidget* FindingsPanel::notCheckedList(const Sight& sight) {
     QStringList lines;
+    QStringList byHand;
     std::string group;
     for (const std::size_t index : sight.present->findings.judgement.notChecked) {
         const findings::Rule& rule = findings::rules()[index];
+        if (!findings::toldByJob(rule)) {
+            byHand << QStringLiteral("– ") + spoken(rule.what);
+            continue;
+        }
         const std::string own(rule.id.substr(0, rule.id.find('.')));
         if (own != group) {
             group = own;
@@ -572,6 +577,12 @@ QWidget* FindingsPanel::notCheckedList(const Sight& sight) {
                          tr("These need %1:").arg(spoken(findings::neededFor(own)));
         }
         lines << QStringLiteral("– ") + spoken(rule.what);
+    }
+    if (!byHand.empty()) {
+        lines << QStringLiteral("\n") +
+                     tr("No measurement here tells what these need; the command line takes it "
+                        "(speaker findings):")
+              << byHand;
     }
     QLabel* label = quiet(lines.join(u'\n').trimmed(), nullptr);
     label->setObjectName(QStringLiteral("unchecked_list"));

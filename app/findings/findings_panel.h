@@ -98,7 +98,7 @@ private:
     struct Told {
         QPointer<ElidedLabel> label; ///< null once its card is gone
         findings::Finding finding;
-        std::string fact; ///< this fact of an unfolded card instead of the figure
+        const findings::FactKind* fact{}; ///< of an unfolded card, instead of the figure
     };
 
     std::vector<Told> told_;

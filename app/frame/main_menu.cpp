@@ -3,6 +3,7 @@
 
 #include "app/desk/recent.h"
 #include "app/findings/findings_panel.h"
+#include "app/frame/files.h"
 #include "app/frame/main_window.h"
 #include "app/frame/settings.h"
 #include "app/frame/start_page.h"
@@ -53,7 +54,7 @@ void MainMenu::fillJob() {
         window_.startPage_->focusNewJob();
     });
     add(job, {tr("&Open …"), QStringLiteral("open"), QKeySequence::Open}, [this] {
-        window_.askOpen();
+        window_.files_->askOpen();
     });
     recent_ = job->addMenu(tr("Open a&gain"));
     connect(recent_, &QMenu::aboutToShow, this, &MainMenu::fillRecent);
@@ -67,12 +68,12 @@ void MainMenu::fillJob() {
                     {tr("&Import measurements …"),
                      QStringLiteral("import"),
                      QKeySequence(Qt::CTRL | Qt::Key_I)},
-                    [this] { window_.askMeasurements(); });
+                    [this] { window_.files_->askMeasurements(); });
     needJob_ << add(job,
                     {tr("Save a &copy …"), QStringLiteral("copy"), QKeySequence::SaveAs},
-                    [this] { window_.askCopy(); });
+                    [this] { window_.files_->askCopy(); });
     place_ = add(job, {tr("Give the changes a &file …"), QStringLiteral("place"), {}}, [this] {
-        window_.askPlace();
+        window_.files_->askPlace();
     });
     job->addSeparator();
     add(job, {tr("&Quit"), QStringLiteral("quit"), QKeySequence::Quit}, [this] {
@@ -129,7 +130,7 @@ void MainMenu::fillEdit() {
     }
     add(edit,
         {tr("E&vidence table: write it out, read it again"), QStringLiteral("evidence"), {}},
-        [this] { window_.editEvidence(); });
+        [this] { window_.files_->editEvidence(); });
     edit->addSeparator();
     needJob_ << editFront_ << metric_ << inch_
              << add(edit,
@@ -250,7 +251,7 @@ void MainMenu::fillPicture() {
         };
     };
     const auto save = [this, plot](PictureFormat format) {
-        return plot([this, format](Plot& p) { window_.savePicture(p, format); });
+        return plot([this, format](Plot& p) { window_.files_->savePicture(p, format); });
     };
     needJob_ << add(picture,
                     {tr("&Copy"),

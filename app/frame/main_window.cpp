@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/frame/main_window.h"
 
-#include "app/desk/recent.h"
 #include "app/findings/findings_panel.h"
 #include "app/frame/commands.h"
+#include "app/frame/files.h"
 #include "app/frame/own_files.h"
 #include "app/frame/route.h"
 #include "app/frame/stages.h"
@@ -20,37 +20,27 @@
 #include "app/plots/plot.h"
 #include "app/practice/practice_page.h"
 #include "app/theme/theme.h"
-#include "app/widgets/ask.h"
 #include "app/widgets/dropped_files.h"
 #include "app/widgets/words.h"
 #include "core/edit/front.h"
-#include "core/edit/intake.h"
-#include "core/edit/measurement.h"
+#include "core/findings/known_facts.h"
 #include "core/findings/words.h"
-#include "core/job/store/earlier.h"
-#include "core/measure/decode.h"
 #include "core/report/line.h"
-#include "core/take/import.h"
 #include "core/text/sentence.h"
 
 #include <QApplication>
 #include <QCloseEvent>
-#include <QDate>
 #include <QDragEnterEvent>
-#include <QElapsedTimer>
 #include <QFile>
-#include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QLineEdit>
 #include <QRandomGenerator>
-#include <QSaveFile>
-#include <QSettings>
 #include <QStackedWidget>
 #include <QToolButton>
 #include <QVBoxLayout>
 
 #include <algorithm>
+#include <map>
 
 namespace yf::app {
 
@@ -61,15 +51,6 @@ constexpr int leftWidth = 212;
 /// Below this width of the window the findings would leave the stage too little room; they wait
 /// behind their key.
 constexpr int widthForFindings = 1180;
-
-QString measurementFilter() {
-    return MainWindow::tr("Tables, impulse responses, impedances (*.txt *.csv *.dat *.wav *.s1p "
-                          "*.json);;All files (*)");
-}
-
-QString jobFilter() {
-    return MainWindow::tr("Jobs (*.yfjob);;All files (*)");
-}
 
 QWidget* hairline(QWidget* parent, Qt::Orientation orientation = Qt::Horizontal) {
     auto* line = new QWidget(parent);
@@ -168,6 +149,7 @@ void MainWindow::build() {
     }
     import_ = new ImportSheet(middle);
     pages_->addWidget(import_);
+    files_ = new Files(ask_, desk_, *notice_, *import_, this);
     practice_ = new PracticePage(middle);
     pages_->addWidget(practice_);
     route_ = new Route(stages_, left_);
@@ -215,13 +197,13 @@ void MainWindow::connectParts() {
             chooseStage(QStringLiteral("measure"));
         }
     });
-    connect(front_, &FrontView::tablesGiven, this, &MainWindow::importTables);
+    connect(front_, &FrontView::tablesGiven, files_, &Files::importTables);
     connect(chips_, &CabinetChips::chosen, this, [this](const std::string& cabinet) {
         desk_.chooseCabinet(cabinet);
     });
     for (Plot* plot : findChildren<Plot*>()) {
         connect(plot, &Plot::saveWanted, this, [this, plot](PictureFormat format) {
-            savePicture(*plot, format);
+            files_->savePicture(*plot, format);
         });
         connect(plot, &Plot::sealWanted, this, [this, plot] {
             desk_.apply(edit::sealScale(plot->scale()));
@@ -245,31 +227,25 @@ void MainWindow::connectParts() {
     });
     connect(findings_, &FindingsPanel::previewEnded, &desk_, &Desk::endLook);
     connect(findings_, &FindingsPanel::showWanted, this, &MainWindow::showFinding);
-    connect(line_, &LineBar::asked, this, &MainWindow::follow);
-    connect(line_, &LineBar::placeWanted, this, &MainWindow::askPlace);
+    connect(line_, &LineBar::asked, this, [this](const QString& figure) {
+        go({.stage = QStringLiteral("network"), .page = figure});
+    });
+    connect(line_, &LineBar::placeWanted, files_, &Files::askPlace);
     connect(startPage_, &StartPage::demoWanted, &desk_, &Desk::openDemo);
-    connect(startPage_, &StartPage::newWanted, this, &MainWindow::askNew);
+    connect(startPage_, &StartPage::newWanted, files_, &Files::askNew);
     connect(startPage_, &StartPage::practiceWanted, this, [this] {
         practise(QRandomGenerator::global()->bounded(1, 1'000'000), 1);
     });
     connect(practice_, &PracticePage::left, this, &MainWindow::leavePractice);
-    connect(startPage_, &StartPage::openWanted, this, &MainWindow::askOpen);
+    connect(startPage_, &StartPage::openWanted, files_, &Files::askOpen);
     connect(startPage_, &StartPage::recentWanted, &desk_, &Desk::openJob);
-    connect(startPage_, &StartPage::earlierWanted, this, &MainWindow::bringBack);
-    connect(import_, &ImportSheet::left, this, &MainWindow::leaveImport);
-    connect(import_,
-            &ImportSheet::taken,
-            this,
-            [this](const QVector<std::pair<QString, job::Take>>& takes) {
-                for (const auto& [driver, take] : takes) {
-                    desk_.apply(edit::addTake(driver.toStdString(), take));
-                    desk_.chooseDriver(driver);
-                }
-                leaveImport();
-                notice_->tell(Gravity::good,
-                              takes.size() == 1 ? tr("One take joined the job.")
-                                                : tr("%1 takes joined the job.").arg(takes.size()));
-            });
+    connect(startPage_, &StartPage::earlierWanted, files_, &Files::bringBack);
+    connect(files_, &Files::importLeft, this, [this] { showStage(stage_); });
+    connect(files_, &Files::importShown, this, [this] {
+        pages_->setCurrentWidget(import_);
+        route_->setCurrent(nullptr);
+        findings_->setVisible(false);
+    });
     connect(snapshots_, &SnapshotBar::nameGiven, this, [this](const QString& name) {
         tell(desk_.document()->takeSnapshot(name.toStdString()));
     });
@@ -311,21 +287,18 @@ void MainWindow::connectStage(Stage* stage) {
         desk_.preview(edit);
     });
     connect(stage, &Stage::previewEnded, &desk_, &Desk::endLook);
-    connect(stage, &Stage::tablesGiven, this, &MainWindow::importTables);
-    connect(stage, &Stage::tablesWanted, this, &MainWindow::askTables);
-    connect(stage, &Stage::picturesGiven, this, &MainWindow::addPictures);
-    connect(stage, &Stage::picturesWanted, this, &MainWindow::askPictures);
-    connect(stage, &Stage::fileWanted, this, &MainWindow::askFile);
-    connect(stage, &Stage::fileOffered, this, &MainWindow::saveOffered);
+    connect(stage, &Stage::tablesGiven, files_, &Files::importTables);
+    connect(stage, &Stage::tablesWanted, files_, &Files::askTables);
+    connect(stage, &Stage::picturesGiven, files_, &Files::addPictures);
+    connect(stage, &Stage::picturesWanted, files_, &Files::askPictures);
+    connect(stage, &Stage::fileWanted, files_, &Files::askFile);
+    connect(stage, &Stage::fileOffered, files_, &Files::saveOffered);
     connect(
         stage, &Stage::snapshotWanted, this, [this](const QString& name, const edit::Edit& edit) {
             tell(desk_.document()->takeSnapshotOf(name.toStdString(), edit));
         });
     connect(stage, &Stage::driverWanted, &desk_, &Desk::chooseDriver);
-    connect(stage, &Stage::stageWanted, this, [this](const QString& id, const QString& figure) {
-        chooseStage(id);
-        stage_->reveal(figure);
-    });
+    connect(stage, &Stage::placeWanted, this, &MainWindow::go);
 }
 
 void MainWindow::connectDesk() {
@@ -495,6 +468,14 @@ void MainWindow::showStart() {
     route_->setCurrent(nullptr);
 }
 
+void MainWindow::importTables(const QString& driver, const QStringList& files) {
+    files_->importTables(driver, files);
+}
+
+void MainWindow::previewImport(const QStringList& files) {
+    files_->previewFiles({}, files);
+}
+
 void MainWindow::chooseStage(const QString& id) {
     const auto found =
         std::ranges::find_if(stages_, [&](const Stage* stage) { return stage->id() == id; });
@@ -503,64 +484,60 @@ void MainWindow::chooseStage(const QString& id) {
     }
 }
 
-void MainWindow::follow(const QString& figure) {
-    chooseStage(QStringLiteral("network"));
-    stage_->reveal(figure);
+void MainWindow::go(const Place& place) {
+    if (!place.stage.isEmpty()) {
+        chooseStage(place.stage);
+    }
+    if (stage_ != nullptr) {
+        stage_->go(place);
+    }
 }
 
 namespace {
 
-QString stageOf(findings::Leads leads) {
-    switch (leads) {
-    case findings::Leads::intake:
-        return QStringLiteral("intake");
-    case findings::Leads::check:
-    case findings::Leads::polarity:
-        return QStringLiteral("check");
-    case findings::Leads::measurement:
-        return QStringLiteral("measure");
-    case findings::Leads::box:
-        return QStringLiteral("box");
-    case findings::Leads::align:
-        return QStringLiteral("align");
-    case findings::Leads::load:
-    case findings::Leads::response:
-        break;
+/// Where the eye is led to see what a rule found.
+Place placeOf(const findings::Finding& finding, const std::vector<findings::Scope>& scopes) {
+    using findings::Leads;
+    static const std::map<Leads, std::pair<const char*, const char*>> leads{
+        {Leads::intake, {"intake", ""}},
+        {Leads::check, {"check", ""}},
+        {Leads::polarity, {"check", "polarity"}},
+        {Leads::measurement, {"measure", ""}},
+        {Leads::box, {"box", ""}},
+        {Leads::load, {"network", "impedance"}},
+        {Leads::response, {"network", ""}},
+        {Leads::align, {"align", ""}}};
+    const auto& [stage, page] = leads.at(findings::rules()[finding.rule].leads);
+    Place place{.stage = QLatin1String(stage), .page = QLatin1String(page)};
+    if (place.page == QLatin1String("polarity")) {
+        return place;
     }
-    return QStringLiteral("network");
+    if (!finding.subject.part.empty()) {
+        place.page.clear();
+        place.subjects << words(finding.subject.part);
+        return place;
+    }
+    // The crossover that it is about, if it is about one.
+    for (const findings::Scope& scope : scopes) {
+        if (const auto fx = scope.facts[findings::fact::align::fx_hz];
+            fx && scope.subject == finding.subject) {
+            place.frequency = fx;
+        }
+    }
+    return place;
 }
 
 } // namespace
 
 void MainWindow::showFinding(const findings::Finding& finding) {
     const findings::Subject& subject = finding.subject;
-    const findings::Rule& rule = findings::rules()[finding.rule];
     if (!subject.cabinet.empty()) {
         desk_.chooseCabinet(subject.cabinet);
     }
     if (!subject.driver.empty()) {
         desk_.chooseDriver(words(subject.driver));
     }
-    chooseStage(stageOf(rule.leads));
-    // The crossover that it is about, if it is about one.
-    std::optional<double> fx;
-    for (const findings::Scope& scope : desk_.sight().present->findings.facts) {
-        const auto fact = scope.facts.find("align.fx_hz");
-        if (scope.subject == subject && fact != scope.facts.end()) {
-            fx = std::get<double>(fact->second);
-        }
-    }
-    if (rule.leads == findings::Leads::polarity) {
-        stage_->reveal(QStringLiteral("check:polarity"));
-    } else if (!subject.part.empty()) {
-        stage_->reveal(QStringLiteral("part:") + words(subject.part));
-    } else if (fx) {
-        stage_->reveal(QStringLiteral("frequency:%1").arg(*fx));
-    } else if (rule.leads == findings::Leads::load) {
-        stage_->reveal(QStringLiteral("impedance"));
-    } else {
-        stage_->reveal(QStringLiteral("response"));
-    }
+    go(placeOf(finding, desk_.sight().present->findings.facts));
 }
 
 void MainWindow::setFrontEditing(bool editing) {
@@ -634,128 +611,8 @@ void MainWindow::tell(const Done& done) {
 }
 
 void MainWindow::offerPlace(const QString& why) {
-    notice_->offer(Gravity::stop, why, tr("Save to …"), [this] { askPlace(); });
+    notice_->offer(Gravity::stop, why, tr("Save to …"), [this] { files_->askPlace(); });
     displaySaved();
-}
-
-void MainWindow::importTables(const QString& driver, const QStringList& files) {
-    if (desk_.document() == nullptr || files.isEmpty()) {
-        return;
-    }
-    const job::Driver* found = desk_.driverNamed(driver);
-    if (found == nullptr) {
-        notice_->tell(Gravity::stop, tr("There is no driver '%1' in this job.").arg(driver));
-        return;
-    }
-    // A set of angles is looked at first: a place misread would be a wrong curve, not a missing
-    // one.
-    std::vector<std::string> names;
-    for (const QString& path : files) {
-        names.push_back(QFileInfo(path).fileName().toStdString());
-    }
-    if (!take::likelyAngles(names).empty()) {
-        previewFiles(driver, files);
-        return;
-    }
-    const std::string id = found->id;
-    const QString name = words(found->name);
-    QStringList told;
-    Gravity gravity = Gravity::good;
-    for (const QString& path : files) {
-        const QString base = QFileInfo(path).fileName();
-        QFile file(path);
-        if (!file.open(QIODevice::ReadOnly)) {
-            gravity = Gravity::stop;
-            told << QStringLiteral("%1: %2").arg(base, file.errorString());
-            continue;
-        }
-        // One byte more than is allowed is enough for the importer to refuse by size.
-        const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
-        const auto imported = take::importTake(
-            take::TableFile{bytes.toStdString(),
-                            base.toStdString(),
-                            QDate::currentDate().toString(Qt::ISODate).toStdString()});
-        if (!imported) {
-            gravity = Gravity::stop;
-            told << spoken(text::sentence(imported.error())) + QStringLiteral(". ") +
-                        tr("Nothing was changed.");
-            continue;
-        }
-        if (imported->doubtful && gravity == Gravity::good) {
-            gravity = Gravity::mind;
-        }
-        told << tr("%1 for %2: %3").arg(base, name, spoken(imported->told));
-        desk_.apply(edit::addTake(id, imported->take));
-    }
-    desk_.chooseDriver(words(id));
-    notice_->offer(gravity, told.join(u'\n'), tr("Look and correct …"), [this, driver, files] {
-        previewFiles(driver, files);
-    });
-}
-
-void MainWindow::previewFiles(const QString& driver, const QStringList& files) {
-    if (desk_.document() == nullptr || !desk_.sight().present || files.isEmpty()) {
-        notice_->tell(Gravity::note,
-                      tr("Open a job or make a new one first; then drop the files."));
-        return;
-    }
-    const job::Driver* found = driver.isEmpty() ? nullptr : desk_.driverNamed(driver);
-    notice_->clear();
-    import_->open(desk_.sight(), files, found == nullptr ? QString{} : words(found->id));
-    pages_->setCurrentWidget(import_);
-    route_->setCurrent(nullptr);
-    findings_->setVisible(false);
-}
-
-void MainWindow::leaveImport() {
-    showStage(stage_);
-}
-
-void MainWindow::askMeasurements() {
-    previewFiles({}, ask_.filesToOpen(this, tr("Measurements"), measurementFilter()));
-}
-
-void MainWindow::editEvidence() {
-    const QString file = ownEvidenceFile();
-    const bool isNew = !QFile::exists(file);
-    const Done written = writeOwnEvidence();
-    if (!written) {
-        tell(written);
-        return;
-    }
-    const auto used = ownTables();
-    desk_.setTables(used ? *used : evaluation::Tables::shipped());
-    desk_.evaluateAgain();
-    if (!used) {
-        notice_->tell(Gravity::stop,
-                      spoken(text::sentence(used.error())) + QStringLiteral(". ") +
-                          tr("The shipped table is in force meanwhile."));
-    } else {
-        notice_->tell(Gravity::good,
-                      isNew ? tr("The evidence table is in %1: edit its likelihoods there, then "
-                                 "choose this again to have it read. Without that file the shipped "
-                                 "table is used.")
-                                  .arg(file)
-                            : tr("The evidence table was read from %1 and is in force.").arg(file));
-    }
-}
-
-void MainWindow::askPictures() {
-    addPictures(
-        ask_.filesToOpen(this, tr("Pictures of the speaker"), tr("Pictures (*.png *.jpg *.jpeg)")));
-}
-
-void MainWindow::addPictures(const QStringList& files) {
-    for (const QString& path : files) {
-        QFile file(path);
-        if (!file.open(QIODevice::ReadOnly)) {
-            notice_->tell(Gravity::stop, QStringLiteral("%1: %2").arg(path, file.errorString()));
-            continue;
-        }
-        // One byte more than is allowed is enough to be refused by size.
-        const QByteArray bytes = file.read(static_cast<qint64>(edit::largestPhoto) + 1);
-        desk_.apply(edit::addPhoto(QFileInfo(path).fileName().toStdString(), bytes.toStdString()));
-    }
 }
 
 void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
@@ -766,129 +623,7 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 
 void MainWindow::dropEvent(QDropEvent* event) {
     event->acceptProposedAction();
-    const QStringList files = droppedFiles(event->mimeData());
-    if (files.size() == 1 && files.front().endsWith(QStringLiteral(".yfjob"))) {
-        desk_.openJob(files.front());
-    } else {
-        previewFiles({}, files);
-    }
-}
-
-void MainWindow::askTables(const QString& driver) {
-    importTables(driver, ask_.filesToOpen(this, tr("Open tables"), measurementFilter()));
-}
-
-void MainWindow::askFile(const QString& title, const QString& filter, const FileTaker& take) {
-    const QStringList files = ask_.filesToOpen(this, title, filter);
-    if (!files.isEmpty()) {
-        take(files.front());
-    }
-}
-
-void MainWindow::saveOffered(const QString& title, const QString& name, const QByteArray& bytes) {
-    const QString path =
-        ask_.fileToWrite(this, title, name, QStringLiteral("*.") + QFileInfo(name).suffix());
-    if (path.isEmpty()) {
-        return;
-    }
-    QSaveFile file(path);
-    if (file.open(QIODevice::WriteOnly) && file.write(bytes) == bytes.size() && file.commit()) {
-        notice_->tell(Gravity::good, tr("Written to %1.").arg(path));
-    } else {
-        notice_->tell(Gravity::stop,
-                      tr("%1 could not be written: %2").arg(path, file.errorString()));
-    }
-}
-
-void MainWindow::savePicture(Plot& plot, PictureFormat format) {
-    static const QString endings[] = {
-        QStringLiteral("png"), QStringLiteral("svg"), QStringLiteral("pdf"), QStringLiteral("csv")};
-    const QString& ending = endings[static_cast<std::size_t>(format)];
-    const QString path = ask_.fileToWrite(
-        this, tr("Save the picture"), plot.title() + u'.' + ending, QStringLiteral("*.") + ending);
-    if (path.isEmpty()) {
-        return;
-    }
-    if (plot.save(path, format)) {
-        notice_->tell(Gravity::good,
-                      tr("%1 is in %2, at the house scale.").arg(plot.title(), path));
-    } else {
-        notice_->tell(Gravity::stop,
-                      tr("%1 could not be written; choose a place that may be written.").arg(path));
-    }
-}
-
-void MainWindow::askOpen() {
-    const QStringList files = ask_.filesToOpen(this, tr("Open a job"), jobFilter());
-    if (!files.isEmpty()) {
-        desk_.openJob(files.front());
-    }
-}
-
-void MainWindow::askNew(const edit::NewJob& wanted) {
-    if (const auto job = edit::newJob(wanted); !job) {
-        notice_->tell(Gravity::stop, spoken(text::sentence(job.error())));
-        return;
-    }
-    const QString path = ask_.fileToWrite(
-        this, tr("New job"), words(wanted.title) + QStringLiteral(".yfjob"), jobFilter());
-    if (!path.isEmpty()) {
-        desk_.createJob(wanted, path);
-    }
-}
-
-void MainWindow::askCopy() {
-    const QString path =
-        ask_.fileToWrite(this,
-                         tr("Save a copy"),
-                         words(desk_.document()->job().title) + QStringLiteral(" copy.yfjob"),
-                         jobFilter());
-    if (path.isEmpty()) {
-        return;
-    }
-    const auto copied = desk_.document()->copyTo(QFile::encodeName(path).toStdString());
-    if (copied) {
-        notice_->tell(Gravity::good,
-                      tr("A copy is in %1. Work goes on in the job that was open.").arg(path));
-    }
-    tell(copied);
-}
-
-void MainWindow::askPlace() {
-    const QString path =
-        ask_.fileToWrite(this,
-                         tr("A file for this job"),
-                         words(desk_.document()->job().title) + QStringLiteral(".yfjob"),
-                         jobFilter());
-    if (!path.isEmpty()) {
-        desk_.saveTo(path);
-    }
-}
-
-void MainWindow::bringBack(const EarlierChoice& choice) {
-    const QFileInfo info(choice.path);
-    QString at = choice.at;
-    at.replace(u':', u'.');
-    const QString path = ask_.fileToWrite(
-        this,
-        tr("The state of %1 as a file of its own").arg(choice.at),
-        QStringLiteral("%1/%2 (%3).yfjob").arg(info.absolutePath(), info.completeBaseName(), at),
-        jobFilter());
-    if (path.isEmpty()) {
-        return;
-    }
-    const auto brought = job::store::bringBack({choice.file.toStdString(), {}},
-                                               QFile::encodeName(path).toStdString());
-    if (!brought) {
-        tell(brought);
-        return;
-    }
-    if (desk_.openJob(path)) {
-        notice_->tell(Gravity::good,
-                      tr("This is the state of %1, in a file of its own. The job itself was left "
-                         "as it is.")
-                          .arg(choice.at));
-    }
+    files_->dropped(droppedFiles(event->mimeData()));
 }
 
 Plot* MainWindow::plotInFocus() const {
@@ -952,61 +687,6 @@ QVector<Command> MainWindow::commands() const {
 void MainWindow::retheme() {
     // Strokes are part of what a picture shows.
     displayAll();
-}
-
-void MainWindow::reveal(const QString& part) {
-    if (part == QLatin1String("front-editor")) {
-        setFrontEditing(true);
-    } else if (part == QLatin1String("log")) {
-        log_->setVisible(true);
-        displayRecord();
-    } else if (part == QLatin1String("help")) {
-        showHelp();
-    } else if (part == QLatin1String("finder")) {
-        findCommand();
-    } else if (part == QLatin1String("differences")) {
-        showDifferences();
-    } else if (part == QLatin1String("start")) {
-        showStart();
-    } else if (part.startsWith(QLatin1String("finding:"))) {
-        findings_->unfold(part.mid(8));
-    } else if (part.startsWith(QLatin1String("practise:"))) {
-        const QStringList order = part.split(u':');
-        practise(order.value(1).toULongLong(), std::clamp(order.value(2).toInt(), 1, 3));
-        if (order.size() > 3) {
-            practice_->replay(order[3].split(u'+'), order.value(4));
-        }
-    } else if (part.startsWith(QLatin1String("check:"))) {
-        stage_->reveal(part);
-    } else if (part.startsWith(QLatin1String("measure:")) ||
-               part.startsWith(QLatin1String("box:")) || part.startsWith(QLatin1String("align:")) ||
-               part.startsWith(QLatin1String("network:"))) {
-        stage_->reveal(part.mid(part.indexOf(u':') + 1));
-    } else if (part.startsWith(QLatin1String("drag:"))) {
-        // A driver in the hand, the button still down: "drag:DRIVER:RIGHT:UP" in mm.
-        const QStringList order = part.split(u':');
-        const auto from = front_->placeOf(order.value(1).toStdString());
-        if (from) {
-            const double pixels = front_->pixelsForMetre() / 1e3;
-            const QPointF to = *from + QPointF(order.value(2).toDouble() * pixels,
-                                               -order.value(3).toDouble() * pixels);
-            const auto send = [&](QEvent::Type type, const QPointF& at, Qt::MouseButton button) {
-                QMouseEvent event(
-                    type, at, front_->mapToGlobal(at), button, Qt::LeftButton, Qt::NoModifier);
-                QApplication::sendEvent(front_, &event);
-            };
-            send(QEvent::MouseButtonPress, *from, Qt::LeftButton);
-            send(QEvent::MouseMove, to, Qt::NoButton);
-        }
-    } else if (part.startsWith(QLatin1String("wait:"))) {
-        QElapsedTimer waited;
-        waited.start();
-        while (waited.elapsed() < part.mid(5).toInt()) {
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
-        }
-    } else if (part == QLatin1String("snapshot")) {
-        holdSnapshot();
-    }
 }
 
 void MainWindow::keyPressEvent(QKeyEvent* event) {

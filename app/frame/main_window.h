@@ -21,6 +21,7 @@ namespace yf::app {
 class Ask;
 class CabinetChips;
 class DifferencesStrip;
+class Files;
 class FindingsPanel;
 class FrontEditor;
 class FrontView;
@@ -36,7 +37,6 @@ class PracticePage;
 class Route;
 class SnapshotBar;
 class StartPage;
-struct EarlierChoice;
 
 /// The frame: Front and route at the left, one stage, findings at the right, the line at the
 /// bottom. It shows what lies on the Desk and asks the Desk for what a person wants.
@@ -54,8 +54,7 @@ public:
 
     bool openDemo() { return desk_.openDemo(); }
 
-    /// Text tables for a driver (its id or its name), each one an edit; tells what was understood
-    /// of each and what was refused.
+    /// Text tables for a driver (its id or its name); see Files.
     void importTables(const QString& driver, const QStringList& files);
 
     void chooseStage(const QString& id);
@@ -75,11 +74,9 @@ public:
     void practise(quint64 seed, int level);
 
     /// Files for a look before they are taken.
-    void previewImport(const QStringList& files) { previewFiles({}, files); }
+    void previewImport(const QStringList& files);
 
-    /// For pictures and tests: the parts of the frame by name ("front-editor", "log", "help",
-    /// "finder", "differences", "start").
-    void reveal(const QString& part);
+    void go(const Place& place);
 
 Q_SIGNALS:
     /// All views have been given this evaluation.
@@ -94,6 +91,7 @@ protected:
 
 private:
     friend class MainMenu;
+    friend class Showing;
     class MainMenu;
 
     void build();
@@ -110,7 +108,6 @@ private:
     void showStage(Stage* stage);
     void showStart();
     void leavePractice();
-    void follow(const QString& figure);
     void showFinding(const findings::Finding& finding);
     void setFrontEditing(bool editing);
     void setFindingsShown(bool shown);
@@ -121,21 +118,6 @@ private:
     void writeNote(const QString& note);
     void tell(const Done& done);
     void offerPlace(const QString& why);
-    void askOpen();
-    void askNew(const edit::NewJob& wanted);
-    void askCopy();
-    void askPlace();
-    void askTables(const QString& driver);
-    void askMeasurements();
-    void editEvidence();
-    void askPictures();
-    void addPictures(const QStringList& files);
-    void previewFiles(const QString& driver, const QStringList& files);
-    void leaveImport();
-    void askFile(const QString& title, const QString& filter, const FileTaker& take);
-    void saveOffered(const QString& title, const QString& name, const QByteArray& bytes);
-    void savePicture(Plot& plot, PictureFormat format);
-    void bringBack(const EarlierChoice& choice);
     void findCommand();
     [[nodiscard]] QVector<Command> commands() const;
     [[nodiscard]] Plot* plotInFocus() const;
@@ -166,6 +148,7 @@ private:
     StartPage* startPage_{};
     PracticePage* practice_{};
     ImportSheet* import_{};
+    Files* files_{};
     QVector<Stage*> stages_;
     Stage* stage_{};
     Commands* menu_{}; ///< null until it is fitted

@@ -6533,6 +6533,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>These need %1:</source>
         <translation>Dafür nötig: %1:</translation>
     </message>
+    <message>
+        <source>No measurement here tells what these need; the command line takes it (speaker findings):</source>
+        <translation>Was diese brauchen, verrät hier keine Messung; die Befehlszeile nimmt es an (speaker findings):</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::FrontChart</name>
@@ -8009,7 +8013,7 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
-    <name>yf::app::MainWindow</name>
+    <name>yf::app::Files</name>
     <message>
         <source>Jobs (*.yfjob);;All files (*)</source>
         <translation>Aufträge (*.yfjob);;Alle Dateien (*)</translation>
@@ -8021,18 +8025,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 takes joined the job.</source>
         <translation>%1 Aufnahmen kamen zum Auftrag hinzu.</translation>
-    </message>
-    <message>
-        <source>   –   a look at: %1</source>
-        <translation>   –   ein Blick auf: %1</translation>
-    </message>
-    <message>
-        <source>No snapshot yet: name the present state at the top.</source>
-        <translation>Noch kein Schnappschuss: oben den jetzigen Stand benennen.</translation>
-    </message>
-    <message>
-        <source>Save to …</source>
-        <translation>Speichern in …</translation>
     </message>
     <message>
         <source>There is no driver &apos;%1&apos; in this job.</source>
@@ -8103,22 +8095,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Dies ist der Stand von %1 in einer eigenen Datei. Der Auftrag selbst blieb, wie er ist.</translation>
     </message>
     <message>
-        <source>cabinet</source>
-        <translation>Gehäuse</translation>
-    </message>
-    <message>
-        <source>driver</source>
-        <translation>Chassis</translation>
-    </message>
-    <message>
-        <source>take</source>
-        <translation>Aufnahme</translation>
-    </message>
-    <message>
-        <source>finding</source>
-        <translation>Befund</translation>
-    </message>
-    <message>
         <source>Pictures of the speaker</source>
         <translation>Bilder des Lautsprechers</translation>
     </message>
@@ -8149,6 +8125,41 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 could not be written: %2</source>
         <translation>%1 konnte nicht geschrieben werden: %2</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::MainWindow</name>
+    <message>
+        <source>   –   a look at: %1</source>
+        <translation>   –   ein Blick auf: %1</translation>
+    </message>
+    <message>
+        <source>No snapshot yet: name the present state at the top.</source>
+        <translation>Noch kein Schnappschuss: oben den jetzigen Stand benennen.</translation>
+    </message>
+    <message>
+        <source>Save to …</source>
+        <translation>Speichern in …</translation>
+    </message>
+    <message>
+        <source>cabinet</source>
+        <translation>Gehäuse</translation>
+    </message>
+    <message>
+        <source>driver</source>
+        <translation>Chassis</translation>
+    </message>
+    <message>
+        <source>take</source>
+        <translation>Aufnahme</translation>
+    </message>
+    <message>
+        <source>finding</source>
+        <translation>Befund</translation>
+    </message>
+    <message>
+        <source>The shipped table is in force meanwhile.</source>
+        <translation>Solange gilt die mitgelieferte Tabelle.</translation>
     </message>
 </context>
 <context>

@@ -76,7 +76,7 @@ QString placeWords(const take::ImportOrder& order) {
     }
     const QString degrees = QLocale().toString(std::abs(order.angle), 'g', 4);
     const bool positive = order.angle > 0.0;
-    return (order.plane == measure::Plane::horizontal
+    return (order.plane == quantity::Plane::horizontal
                 ? (positive ? ImportSheet::tr("%1° right") : ImportSheet::tr("%1° left"))
                 : (positive ? ImportSheet::tr("%1° up") : ImportSheet::tr("%1° down")))
         .arg(degrees);
@@ -339,7 +339,7 @@ void ImportSheet::readAngles() {
     const auto files = take::likelyAngles(names);
     for (std::size_t i = 0; i < files.size(); ++i) {
         Entry& entry = entries_[i];
-        entry.order.plane = files[i].plane.value_or(measure::Plane::horizontal);
+        entry.order.plane = files[i].plane.value_or(quantity::Plane::horizontal);
         entry.order.angle = files[i].angle.value_or(0.0);
         entry.nameless = !files[i].plane;
     }
@@ -427,10 +427,10 @@ void ImportSheet::show(int index) {
     driver_->setCurrentIndex(driver_->findData(words(entry.driver)));
     const bool response = imported != nullptr && imported->take.kind == job::TakeKind::response;
     place_->setEnabled(response);
-    place_->setCurrentIndex(entry.order.place == job::MicPlace::nearCone    ? 2
-                            : entry.order.place == job::MicPlace::nearPort  ? 3
-                            : entry.order.plane == measure::Plane::vertical ? 1
-                                                                            : 0);
+    place_->setCurrentIndex(entry.order.place == job::MicPlace::nearCone     ? 2
+                            : entry.order.place == job::MicPlace::nearPort   ? 3
+                            : entry.order.plane == quantity::Plane::vertical ? 1
+                                                                             : 0);
     angle_->setEnabled(response && entry.order.place == job::MicPlace::farField);
     angle_->setValue(entry.order.angle);
     distance_->setValue(entry.order.distance);
@@ -536,7 +536,7 @@ void ImportSheet::correct() {
     entry.order.place = place == 2   ? job::MicPlace::nearCone
                         : place == 3 ? job::MicPlace::nearPort
                                      : job::MicPlace::farField;
-    entry.order.plane = place == 1 ? measure::Plane::vertical : measure::Plane::horizontal;
+    entry.order.plane = place == 1 ? quantity::Plane::vertical : quantity::Plane::horizontal;
     if (entry.order.angle != angle_->value()) {
         entry.order.angle = angle_->value();
         entry.nameless = false;

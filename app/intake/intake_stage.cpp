@@ -453,7 +453,7 @@ void IntakeStage::showTrace() {
     };
     if (byFigures) {
         answer(tr("Read it in Check …"), QStringLiteral("answer_check"), [this, next] {
-            Q_EMIT stageWanted(QStringLiteral("check"), QStringLiteral("check:") + words(next));
+            Q_EMIT placeWanted({.stage = QStringLiteral("check"), .page = words(next)});
         });
         return;
     }
@@ -473,20 +473,20 @@ void IntakeStage::showTrace() {
     }
 }
 
-void IntakeStage::reveal(const QString& figure) {
-    if (figure.startsWith(QStringLiteral("part:"))) {
-        const QString id = figure.mid(5);
-        for (const QString& list : {QStringLiteral("protectors_"), QStringLiteral("old_parts_")}) {
-            if (auto* row = findChild<QWidget*>(list + id)) {
-                findChild<QScrollArea*>(QStringLiteral("intake_lists"))->ensureWidgetVisible(row);
-                if (auto* box = row->findChild<QWidget*>(list + id + QStringLiteral("_kind"))) {
-                    box->setFocus();
-                }
-            }
-        }
+void IntakeStage::go(const Place& place) {
+    const QString id = place.subject();
+    if (id.isEmpty()) {
+        complaint_->setFocus();
         return;
     }
-    complaint_->setFocus();
+    for (const QString& list : {QStringLiteral("protectors_"), QStringLiteral("old_parts_")}) {
+        if (auto* row = findChild<QWidget*>(list + id)) {
+            findChild<QScrollArea*>(QStringLiteral("intake_lists"))->ensureWidgetVisible(row);
+            if (auto* box = row->findChild<QWidget*>(list + id + QStringLiteral("_kind"))) {
+                box->setFocus();
+            }
+        }
+    }
 }
 
 void IntakeStage::dragEnterEvent(QDragEnterEvent* event) {

@@ -162,8 +162,8 @@ void AnglesPage::again() {
         return;
     }
     if (view != summaryView) {
-        showCurves(*set,
-                   view == horizontalView ? measure::Plane::horizontal : measure::Plane::vertical);
+        showCurves(
+            *set, view == horizontalView ? quantity::Plane::horizontal : quantity::Plane::vertical);
         return;
     }
     const auto summary = measure::polarSummary(set->request);
@@ -174,7 +174,7 @@ void AnglesPage::again() {
     showSummary(*summary, set->simulated);
 }
 
-void AnglesPage::showCurves(const take::PolarSet& set, measure::Plane plane) {
+void AnglesPage::showCurves(const take::PolarSet& set, quantity::Plane plane) {
     std::vector<const measure::PolarCurve*> curves;
     const measure::PolarCurve* axis = nullptr;
     double widest = 0.0;

@@ -29,7 +29,7 @@ Q_SIGNALS:
 
 private:
     void again();
-    void showCurves(const take::PolarSet& set, measure::Plane plane);
+    void showCurves(const take::PolarSet& set, quantity::Plane plane);
     void showSummary(const measure::PolarSummary& summary, bool simulated);
 
     Sight sight_;

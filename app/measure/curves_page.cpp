@@ -99,21 +99,6 @@ Stroke overStroke(job::Band band, int index) {
     return stroke;
 }
 
-/// Mean level 300 Hz to 3 kHz, or of what there is, dB: what curves are brought together by.
-double meanLevel(const curve::Curve& c) {
-    double sum = 0.0;
-    int count = 0;
-    for (std::size_t k = 0; k < c.size(); ++k) {
-        const double f = c.frequencies()[k];
-        const bool here = f >= 300.0 && f <= 3000.0;
-        if (here && c.trusted().holds(f)) {
-            sum += 20.0 * std::log10(std::max(std::abs(c.values()[k]), 1e-12));
-            ++count;
-        }
-    }
-    return count > 0 ? sum / count : 0.0;
-}
-
 QString overName(const job::Take& take) {
     QStringList said{take.recorded.driver.empty() && !take.recorded.device.empty()
                          ? CurvesPage::tr("whole, %1").arg(words(take.name))
@@ -271,7 +256,7 @@ void CurvesPage::showTake(const job::Take* take, TakeKind kind) {
         const TraceName name{response ? QStringLiteral("response") : QStringLiteral("impedance"),
                              response ? tr("level") : tr("|Z|")};
         size.traces = {traceOf(name, strokeOf(band_), forTheEye(*take->curve), shown)};
-        const double own = meanLevel(*take->curve);
+        const double own = measure::midLevel(*take->curve);
         int index = 0;
         for (const job::Take* other : over_) {
             if (other->kind != kind || other == take) {
@@ -282,7 +267,7 @@ void CurvesPage::showTake(const job::Take* take, TakeKind kind) {
                                   forTheEye(*other->curve),
                                   shown);
             if (response && alike_->isChecked()) {
-                const double shift = own - meanLevel(*other->curve);
+                const double shift = own - measure::midLevel(*other->curve);
                 for (double& v : trace.values) {
                     v += shift;
                 }
@@ -316,25 +301,14 @@ void CurvesPage::showTake(const job::Take* take, TakeKind kind) {
                 response ? static_cast<PhaseShown>(phase_->currentIndex()) : PhaseShown::measured;
             curve::Curve drawn = *take->curve;
             phase.foot = tr("wrapped to ±180°, no delay removed");
-            if (which != PhaseShown::measured) {
-                const auto minimum = curve::minimumPhase(*take->curve);
-                const auto fit =
-                    signal::excessDelay(*take->curve, curve::bulkDelay(*take->curve), 6e-3);
-                const double delay = fit ? fit->delay : 0.0;
-                std::vector<curve::Complex> values;
-                for (std::size_t k = 0; k < drawn.size(); ++k) {
-                    const double excess = std::arg(drawn.values()[k]) - minimum[k] +
-                                          2.0 * std::numbers::pi * drawn.frequencies()[k] * delay;
-                    values.push_back(
-                        std::polar(std::abs(drawn.values()[k]),
-                                   which == PhaseShown::minimum ? minimum[k] : excess));
-                }
-                drawn = curve::Curve(
-                    drawn.frequencies(), std::move(values), drawn.phase(), drawn.trusted());
-                phase.foot = which == PhaseShown::minimum
-                                 ? tr("minimum phase of the levels")
-                                 : tr("delay of %1 taken out")
-                                       .arg(figures(text::printEngineering(delay, "s", 4)));
+            if (which == PhaseShown::minimum) {
+                drawn = curve::withMinimumPhase(*take->curve);
+                phase.foot = tr("minimum phase of the levels");
+            } else if (which == PhaseShown::excess) {
+                const auto excess = signal::excessPhase(*take->curve);
+                drawn = excess.curve;
+                phase.foot = tr("delay of %1 taken out")
+                                 .arg(figures(text::printEngineering(excess.delay, "s", 4)));
             }
             phase.traces = {traceOf({name.id, tr("phase")}, strokeOf(band_), drawn, Shown::phase)};
         }

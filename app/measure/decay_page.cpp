@@ -108,14 +108,8 @@ void DecayPage::again() {
     }
     signal::seal(image, reference_, range, periods);
     reference_ = image.reference;
-    constexpr double leastQ = 5.0;
-    auto modes = signal::ringingModes(impulse, length, leastQ);
     constexpr std::size_t most = 8;
-    if (modes.size() > most) {
-        std::ranges::sort(modes, std::greater<>(), &signal::ModeFound::level);
-        modes.resize(most);
-        std::ranges::sort(modes, {}, &signal::ModeFound::f);
-    }
+    const auto modes = signal::loudestModes(impulse, length, most);
     told_->setText(modes.empty()
                        ? tr("Nothing rings on that %1 could show.")
                              .arg(figures(text::printEngineering(length, "s")))

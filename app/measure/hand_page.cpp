@@ -55,8 +55,7 @@ HandPage::HandPage(QWidget* parent) : QWidget(parent) {
     };
     sense_ = field(
         senseByMeter, text::Unit::ohm, QStringLiteral("hand_sense"), tr("Sense resistor"), false);
-    constexpr double usualSense = 10.0; // Ω
-    sense_->setValue(usualSense);
+    sense_->setValue(driver::usualSense);
     dcr_ = field(
         coilByMeter, text::Unit::ohm, QStringLiteral("hand_dcr"), tr("DC resistance of the coil"));
     dcr_->setPlaceholderText(tr("Ω"));

@@ -222,31 +222,29 @@ void MeasureStage::showPage(int page) {
     showTakes();
 }
 
-void MeasureStage::reveal(const QString& order) {
-    if (order.startsWith(QStringLiteral("record-"))) {
+void MeasureStage::go(const Place& place) {
+    if (place.page == QLatin1String("next")) { // a response to record, alone or with another driver
         showPage(recordPage);
-        record_->want(order.section(u'-', 1));
+        record_->want(place.subject());
         return;
     }
-    // "time:take-17" chooses a take first; "+" before a take ticks it.
-    const QStringList parts = order.split(u':');
-    const QString& figure = parts.front();
-    for (const QString& take : parts.mid(1)) {
+    // A measurement is chosen first; "+" before it ticks it.
+    for (const QString& take : place.subjects) {
         take.startsWith(u'+') ? takes_->tick(take.mid(1).toStdString())
                               : takes_->choose(take.toStdString());
     }
-    if (figure == QLatin1String("sweep")) {
+    if (place.page == QLatin1String("sweep")) {
         showPage(recordPage);
         record_->begin();
         return;
     }
-    if (figure == QLatin1String("calibrations")) {
+    if (place.page == QLatin1String("calibrations")) {
         showPage(recordPage);
         record_->showCalibrations(true);
         return;
     }
     for (int page = 0; page < pages_->count(); ++page) {
-        if (figure == QLatin1String(pageIds[page])) {
+        if (place.page == QLatin1String(pageIds[page])) {
             showPage(page);
             tabs_[page]->setFocus();
             return;

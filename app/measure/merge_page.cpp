@@ -267,8 +267,7 @@ QString MergePage::wordsAbout(const take::MergedTake& made, bool ported) const {
     said << tr("Joined at %1; the near field holds up to %2.")
                 .arg(figures(text::printEngineering(m.splice, "Hz")),
                      figures(text::printEngineering(m.nearLimit, "Hz")));
-    constexpr double much = 1.0; // dB
-    said << (std::abs(m.mismatch) > much
+    said << (std::abs(m.mismatch) > measure::muchMismatch
                  ? tr("▲ Measured and computed level differ by %1 dB: a distance, the area, "
                       "the front or a gain is not what it is said to be.")
                  : tr("✓ Measured and computed level agree within %1 dB."))

@@ -12,6 +12,7 @@
 #include "core/driver/vas.h"
 #include "core/evaluation/usable_band.h"
 #include "core/job/lookup.h"
+#include "core/quantity/level.h"
 #include "core/take/make.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
@@ -58,7 +59,7 @@ QString coilWords(driver::InductanceModel model) {
 
 /// 95 % limits of a measured impedance, as two faint lines about it.
 QVector<Trace> bandOf(const driver::JigTake& jig) {
-    constexpr double k = 1.96;
+    constexpr double k = quantity::coverage95;
     QVector<Trace> both;
     for (const double side : {-k, k}) {
         Trace line{.id = side < 0.0 ? QStringLiteral("least") : QStringLiteral("most"),
@@ -286,10 +287,9 @@ void ParametersPage::again() {
             QString beside = QStringLiteral("–");
             if (printed) {
                 const double apart = *printed / row.value - 1.0;
-                constexpr double usual = 0.2; // production spreads by about that much
-                beside = QStringLiteral("%1%2").arg(std::abs(apart) > usual ? QStringLiteral("▲ ")
-                                                                            : QString(),
-                                                    plainOrPrefixed(*printed, row.unit.c_str(), 3));
+                beside = QStringLiteral("%1%2").arg(
+                    std::abs(apart) > driver::usualSpread ? QStringLiteral("▲ ") : QString(),
+                    plainOrPrefixed(*printed, row.unit.c_str(), 3));
             }
             table_->setItem(at, 2, new QTableWidgetItem(beside));
         }

@@ -440,8 +440,7 @@ void RecordPage::fillPartners() {
     partner_->setCurrentIndex(std::max(0, partner_->findData(before)));
 }
 
-void RecordPage::want(const QString& take) {
-    const QString partner = take.section(u':', 1);
+void RecordPage::want(const QString& partner) {
     wanted_->setCurrentIndex(static_cast<int>(partner.isEmpty() ? Wanted::axis : Wanted::together));
     if (!partner.isEmpty()) {
         fillPartners();
@@ -502,10 +501,13 @@ void RecordPage::wantedChanged() {
     if (near != (distance_->value() < 0.1)) {
         distance_->setValue(near ? 0.005 : 1.0);
     }
-    // A tweeter's sweep starts above its resonance; its impedance may be looked at below, softly.
     const bool alone = w != Wanted::whole && w != Wanted::wholeImpedance;
-    start_->setValue(alone && tweeter() ? (impedance ? 100.0 : 500.0) : 10.0);
-    level_->setValue(alone && tweeter() ? -30.0 : -20.0);
+    const auto role =
+        alone && tweeter() ? quantity::DriverRole::tweeter : quantity::DriverRole::woofer;
+    const measure::SweepStart start =
+        impedance ? measure::impedanceSweep(role) : measure::responseSweep(role);
+    start_->setValue(start.frequency);
+    level_->setValue(start.level);
     guide();
 }
 
@@ -563,7 +565,7 @@ void RecordPage::guide() {
                       : w == Wanted::nearPort ? job::MicPlace::nearPort
                                               : job::MicPlace::farField;
         scene.plane =
-            plane_->currentIndex() == 0 ? measure::Plane::horizontal : measure::Plane::vertical;
+            plane_->currentIndex() == 0 ? quantity::Plane::horizontal : quantity::Plane::vertical;
         scene.angle = w == Wanted::angle ? angle_->value() : 0.0;
         scene.room = {.distance = distance_->value(),
                       .speakerHeight = height_->value(),
@@ -614,7 +616,7 @@ RecordOrder RecordPage::order() const {
                                       : job::MicPlace::farField;
     if (w == Wanted::angle) {
         r.plane =
-            plane_->currentIndex() == 0 ? measure::Plane::horizontal : measure::Plane::vertical;
+            plane_->currentIndex() == 0 ? quantity::Plane::horizontal : quantity::Plane::vertical;
         r.angle = angle_->value();
     }
     r.sweep = {.start = start_->value(),
@@ -659,12 +661,8 @@ measure::PlayAdvice RecordPage::advice() const {
     const job::Driver* driver =
         sight_.present ? job::findDriver(sight_.present->job, sight_.driver) : nullptr;
     if (driver != nullptr) {
-        constexpr double usualRe = 5.5; // Ω, of an 8 Ω driver
-        wish.Re = driver->sheet.model.Re.value_or(usualRe);
-        // Cautious for what is not printed (common practice): tweeters burn first.
-        constexpr double tweeterRating = 10.0; // W
-        constexpr double otherRating = 30.0;
-        wish.rating = tweeter() ? tweeterRating : otherRating;
+        wish.Re = driver->sheet.model.Re;
+        wish.role = job::roleOf(driver->band);
     }
     return measure::beforePlay(wish);
 }
@@ -782,7 +780,7 @@ void RecordPage::calibrate(const CalibrationStep& step) {
     }
     RecordOrder o = order();
     o.step = step;
-    o.toneAmplitude = quantity::gain(std::min(toneLevel, equipment::highestLevel()));
+    o.toneAmplitude = quantity::gain(std::min(take::toneLevel, equipment::highestLevel()));
     o.step->sense = sense_->value();
     using Kind = CalibrationStep::Kind;
     listening_ = step.kind == Kind::listen;
@@ -790,10 +788,8 @@ void RecordPage::calibrate(const CalibrationStep& step) {
                      step.kind == Kind::jigShort || step.kind == Kind::jigLoad;
     o.take.kind = jig ? job::TakeKind::impedance : job::TakeKind::response;
     // A jig and a loop bear the whole band, whatever the driver chosen does.
-    constexpr double lowest = 10.0;       // Hz
-    constexpr double calibrating = -20.0; // dB
-    o.take.recorded.sweep.start = lowest;
-    o.take.recorded.sweep.level = std::min(calibrating, equipment::highestLevel());
+    o.take.recorded.sweep.start = take::calibrationStart;
+    o.take.recorded.sweep.level = std::min(take::calibrationLevel, equipment::highestLevel());
     o.take.recorded.sweep.silenceAfter = 1.0;
     panel_->setBusy(true);
     sweep_->setEnabled(false);

@@ -39,8 +39,9 @@ public:
 
     void showCalibrations(bool shown);
 
-    /// What is to be recorded next, of the chosen driver: "axis", or "together:DRIVER".
-    void want(const QString& take);
+    /// A response of the chosen driver is to be recorded next: on the axis, or together with a
+    /// partner (its id).
+    void want(const QString& partner);
 
     /// Of the simulated bench; 0 in tests.
     void setPace(double pace) { pace_ = pace; }

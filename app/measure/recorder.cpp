@@ -85,7 +85,7 @@ std::vector<double> steadySignal(CalibrationStep::Kind kind, double rate, double
         for (std::size_t n = 0; n < play.size(); ++n) {
             const double t = static_cast<double>(n) / rate;
             const double rise = std::min({1.0, t / fade, (seconds - t) / fade});
-            play[n] = amplitude * rise * std::sin(2.0 * std::numbers::pi * toneFrequency * t);
+            play[n] = amplitude * rise * std::sin(2.0 * std::numbers::pi * take::toneFrequency * t);
         }
     }
     return play;
@@ -254,31 +254,18 @@ Recorder::~Recorder() {
     if (watch_) {
         watch_->stop = true;
     }
-    join();
-    if (lister_.joinable()) {
-        lister_.join();
-    }
-}
-
-void Recorder::join() {
-    if (thread_.joinable()) {
-        thread_.join();
-    }
 }
 
 void Recorder::start(const job::Job& job, const RecordOrder& order) {
-    if (running_) {
+    if (running()) {
         return;
     }
-    join();
-    running_ = true;
     wantsStop_ = false;
     watch_ = std::make_shared<devices::SoundWatch>();
     looks_.start();
-    thread_ = std::thread([this, job, order, watch = watch_] {
-        auto outcome = std::make_shared<Outcome>(recordNow(job, order, *watch));
-        QMetaObject::invokeMethod(this, [this, outcome, amplitude = order.toneAmplitude] {
-            running_ = false;
+    aside_.ask([this, job, order, watch = watch_](Aside::Link& /*link*/) -> Aside::Delivery {
+        const auto outcome = std::make_shared<const Outcome>(recordNow(job, order, *watch));
+        return [this, outcome, amplitude = order.toneAmplitude] {
             looks_.stop();
             if (outcome->cut || wantsStop_) {
                 Q_EMIT cancelled();
@@ -293,30 +280,23 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
             } else {
                 Q_EMIT failed(words(outcome->problem));
             }
-        });
+        };
     });
 }
 
 void Recorder::judgeAgain(const take::TakeOrder& order) {
-    if (running_) {
+    if (running()) {
         return;
     }
-    join();
-    running_ = true;
     wantsStop_ = false;
-    thread_ = std::thread([this, order] {
+    aside_.ask([this, order](Aside::Link& /*link*/) -> Aside::Delivery {
         auto made = take::makeTake(order);
-        auto outcome = std::make_shared<Outcome>(
-            made ? Outcome{.made = std::make_shared<const take::MadeTake>(std::move(*made))}
-                 : told(made.error()));
-        QMetaObject::invokeMethod(this, [this, outcome] {
-            running_ = false;
-            if (outcome->made) {
-                Q_EMIT finished(outcome->made);
-            } else {
-                Q_EMIT failed(words(outcome->problem));
-            }
-        });
+        if (!made) {
+            return [this, problem = told(made.error()).problem] { Q_EMIT failed(words(problem)); };
+        }
+        return [this, taken = std::make_shared<const take::MadeTake>(std::move(*made))] {
+            Q_EMIT finished(taken);
+        };
     });
 }
 
@@ -340,14 +320,10 @@ void Recorder::look() {
 }
 
 void Recorder::list() {
-    if (lister_.joinable()) {
-        lister_.join();
-    }
-    lister_ = std::thread([this] {
-        const auto ports = devices::soundPorts();
-        QMetaObject::invokeMethod(this, [this, ports] {
+    listing_.ask([this](Aside::Link& /*link*/) -> Aside::Delivery {
+        return [this, ports = devices::soundPorts()] {
             Q_EMIT listed(QVector<devices::SoundPort>(ports.begin(), ports.end()));
-        });
+        };
     });
 }
 

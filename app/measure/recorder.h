@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/widgets/aside.h"
 #include "core/take/calibration.h"
 #include "core/take/make.h"
 #include "devices/sound.h"
@@ -9,7 +10,6 @@
 #include <QTimer>
 
 #include <memory>
-#include <thread>
 
 namespace yf::app {
 
@@ -20,10 +20,6 @@ struct CalibrationStep {
     double figure{}; ///< Ω of the load, dB of the calibrator
     double sense{};  ///< Ω, of the jig
 };
-
-/// Level and frequency of the tone that a voltmeter reads.
-inline constexpr double toneLevel = -20.0;     // dB, peak re full scale
-inline constexpr double toneFrequency = 400.0; // Hz, where any meter is right
 
 /// What a sweep is to be, and on what.
 struct RecordOrder {
@@ -57,7 +53,7 @@ public:
     /// Silence within 50 ms; nothing is kept.
     void cancel();
 
-    [[nodiscard]] bool running() const { return running_; }
+    [[nodiscard]] bool running() const { return aside_.running(); }
 
     /// Lists the devices aside and tells them by `listed`.
     void list();
@@ -82,15 +78,13 @@ Q_SIGNALS:
     void listed(QVector<yf::devices::SoundPort> ports);
 
 private:
-    void join();
     void look();
 
-    std::thread thread_;
-    std::thread lister_;
     std::shared_ptr<devices::SoundWatch> watch_;
     QTimer looks_;
-    bool running_{};
     bool wantsStop_{};
+    Aside listing_;
+    Aside aside_;
 };
 
 } // namespace yf::app

@@ -83,7 +83,7 @@ void SetupSketch::paintEvent(QPaintEvent* /*event*/) {
         }
         return;
     }
-    const bool fromAbove = scene_.plane == measure::Plane::horizontal && scene_.angle != 0.0 &&
+    const bool fromAbove = scene_.plane == quantity::Plane::horizontal && scene_.angle != 0.0 &&
                            scene_.place == job::MicPlace::farField;
     const double D = scene_.room.distance.value_or(1.0);
     const double hs = scene_.room.speakerHeight.value_or(1.2);
@@ -99,7 +99,7 @@ void SetupSketch::paintEvent(QPaintEvent* /*event*/) {
                                     speaker + QPointF(-10, 4),
                                     speaker + QPointF(-2, 10)}));
     const double reach = near ? 26.0 : 0.5 * r.width();
-    const double side = scene_.plane == measure::Plane::horizontal ? 1.0 : -1.0;
+    const double side = scene_.plane == quantity::Plane::horizontal ? 1.0 : -1.0;
     const double angle = near ? 0.0 : scene_.angle * std::numbers::pi / 180.0;
     const QPointF at = speaker + QPointF(reach * std::cos(angle), side * reach * std::sin(angle));
     if (!near) {

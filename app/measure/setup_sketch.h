@@ -21,7 +21,7 @@ public:
     struct Scene {
         bool jig{};
         job::MicPlace place{};
-        measure::Plane plane{};
+        quantity::Plane plane{};
         double angle{}; ///< degrees
         signal::Geometry room;
     };

@@ -70,7 +70,7 @@ QString placeWords(const job::Take& take) {
         return r.device.empty() ? QString() : TakeList::tr("on axis");
     }
     const QString angle = QLocale().toString(std::abs(r.angle), 'g', 4);
-    if (r.plane == measure::Plane::horizontal) {
+    if (r.plane == quantity::Plane::horizontal) {
         return r.angle > 0.0 ? TakeList::tr("%1° right").arg(angle)
                              : TakeList::tr("%1° left").arg(angle);
     }

@@ -32,66 +32,38 @@ TakeWorks::Works worksOf(const job::Take& take) {
 
 } // namespace
 
-TakeWorks::TakeWorks(QObject* parent) : QObject(parent) {}
-
-TakeWorks::~TakeWorks() {
-    if (thread_.joinable()) {
-        thread_.join();
-    }
-}
-
 std::shared_ptr<const TakeWorks::Works> TakeWorks::of(const job::Take& take) {
     const QString key = keyOf(take);
     if (const auto found = kept_.constFind(key); found != kept_.constEnd()) {
         return *found;
     }
-    begin({key, take, std::nullopt});
+    aside_.ask([this, key, take](Aside::Link& /*link*/) -> Aside::Delivery {
+        const auto works = std::make_shared<const Works>(worksOf(take));
+        return [this, key, works] { keep(key, works); };
+    });
     return nullptr;
 }
 
 void TakeWorks::gate(const job::Take& take, const signal::Gate& gate) {
-    begin({keyOf(take), take, gate});
+    aside_.ask([this, take, gate](Aside::Link& /*link*/) -> Aside::Delivery {
+        auto made = take::remakeTake(take, gate);
+        if (!made) {
+            return {};
+        }
+        return [this, again = std::make_shared<const take::MadeTake>(std::move(*made))] {
+            Q_EMIT gated(again->take);
+        };
+    });
 }
 
-void TakeWorks::begin(Wish wish) {
-    if (busy_) {
-        next_ = std::move(wish);
-        return;
+void TakeWorks::keep(const QString& key, const std::shared_ptr<const Works>& works) {
+    constexpr qsizetype enough = 12;
+    kept_.insert(key, works);
+    order_ << key;
+    while (order_.size() > enough) {
+        kept_.remove(order_.takeFirst());
     }
-    busy_ = true;
-    if (thread_.joinable()) {
-        thread_.join();
-    }
-    thread_ = std::thread([this, wish = std::move(wish)] {
-        auto works = std::make_shared<const Works>(wish.gate ? Works{} : worksOf(wish.take));
-        std::shared_ptr<const take::MadeTake> again;
-        if (wish.gate) {
-            if (auto made = take::remakeTake(wish.take, wish.gate)) {
-                again = std::make_shared<const take::MadeTake>(std::move(*made));
-            }
-        }
-        QMetaObject::invokeMethod(this, [this, wish, works, again] {
-            busy_ = false;
-            if (again) {
-                Q_EMIT gated(again->take);
-            } else if (!wish.gate) {
-                constexpr qsizetype enough = 12;
-                kept_.insert(wish.key, works);
-                order_ << wish.key;
-                while (order_.size() > enough) {
-                    kept_.remove(order_.takeFirst());
-                }
-            }
-            if (next_) {
-                Wish later = std::move(*next_);
-                next_.reset();
-                begin(std::move(later));
-            }
-            if (!wish.gate) {
-                Q_EMIT made();
-            }
-        });
-    });
+    Q_EMIT made();
 }
 
 } // namespace yf::app

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/widgets/aside.h"
 #include "core/take/make.h"
 
 #include <QHash>
 #include <QObject>
 
 #include <memory>
-#include <thread>
 
 namespace yf::app {
 
@@ -24,8 +24,7 @@ public:
         QString problem; ///< why there is no fit
     };
 
-    explicit TakeWorks(QObject* parent = nullptr);
-    ~TakeWorks() override;
+    explicit TakeWorks(QObject* parent = nullptr) : QObject(parent) {}
 
     /// At once if it is there; null while it is being made (then `made` tells).
     [[nodiscard]] std::shared_ptr<const Works> of(const job::Take& take);
@@ -33,26 +32,18 @@ public:
     /// Makes the take again with another gate, aside; told by `gated`.
     void gate(const job::Take& take, const signal::Gate& gate);
 
-    [[nodiscard]] bool busy() const { return busy_; }
+    [[nodiscard]] bool busy() const { return aside_.running(); }
 
 Q_SIGNALS:
     void made();
     void gated(yf::job::Take take);
 
 private:
-    struct Wish {
-        QString key;
-        job::Take take;
-        std::optional<signal::Gate> gate;
-    };
+    void keep(const QString& key, const std::shared_ptr<const Works>& works);
 
-    void begin(Wish wish);
-
-    std::thread thread_;
-    bool busy_{};
-    std::optional<Wish> next_;
     QHash<QString, std::shared_ptr<const Works>> kept_;
     QStringList order_; ///< oldest first: a few are enough
+    Aside aside_;
 };
 
 } // namespace yf::app

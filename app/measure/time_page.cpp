@@ -140,7 +140,6 @@ void TimePage::showDistortion() {
     Picture picture{.empty = tr("no samples")};
     if (made_ && made_->distortion && take_ != nullptr && take_->curve->size() > 1) {
         const auto& d = *made_->distortion;
-        const auto& f = take_->curve->frequencies();
         // Harmonics stand under their own fundamental, so that dB below it are read off.
         picture.traces = {traceOf({QStringLiteral("fundamental"), tr("fundamental")},
                                   theme().sum,
@@ -152,28 +151,10 @@ void TimePage::showDistortion() {
             Trace trace{.id = QStringLiteral("harmonic_%1").arg(order + 2),
                         .label = tr("harmonic %1").arg(order + 2),
                         .stroke = strokes[order]};
-            std::vector<double> at;
-            std::vector<curve::Complex> size;
-            std::vector<bool> clear;
-            for (std::size_t k = 0; k < d.frequencies.size(); ++k) {
-                const auto above = std::ranges::lower_bound(f, d.frequencies[k] * 0.999);
-                if (above == f.end() || *above > d.frequencies[k] * 1.02 || !d.orders[order][k]) {
-                    continue;
-                }
-                const auto point = static_cast<std::size_t>(above - f.begin());
-                at.push_back(d.frequencies[k]);
-                size.emplace_back(std::abs(take_->curve->values()[point]) *
-                                  std::max(*d.orders[order][k], 1e-9));
-                constexpr double over = 2.0; // 6 dB above what noise alone would show
-                clear.push_back(d.floor[order][k] &&
-                                *d.orders[order][k] > over * *d.floor[order][k]);
-            }
-            if (at.size() > 1) {
-                constexpr double fraction = 6.0; // of an octave, for the eye
-                const auto smooth = curve::smoothed(
-                    curve::Curve(at, size, curve::Phase::none), fraction, curve::Smoothing::power);
-                trace = traceOf({trace.id, trace.label}, trace.stroke, smooth, Shown::level);
-                trace.trusted = QVector<bool>(clear.begin(), clear.end());
+            if (const auto harmonic = signal::harmonicOf(*take_->curve, d, order + 2)) {
+                trace =
+                    traceOf({trace.id, trace.label}, trace.stroke, harmonic->curve, Shown::level);
+                trace.trusted = QVector<bool>(harmonic->clear.begin(), harmonic->clear.end());
             }
             if (trace.frequencies.size() > 1) {
                 picture.traces << trace;

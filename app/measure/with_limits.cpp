@@ -2,6 +2,7 @@
 #include "app/measure/with_limits.h"
 
 #include "app/widgets/words.h"
+#include "core/quantity/level.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -15,13 +16,14 @@ QString plainOrPrefixed(double value, const char* unit, int digits) {
 }
 
 QString withLimits(double value, double u, const char* unit) {
-    const double limits = 1.96 * u * value;
+    const double limits = quantity::coverage95 * u * value;
     const int digits =
         limits > 0.0 ? std::clamp(static_cast<int>(std::ceil(std::log10(value / limits))) + 1, 2, 5)
                      : 4;
-    return QStringLiteral("%1 ± %2").arg(plainOrPrefixed(value, unit, digits),
-                                         figures(text::printSignificant(196.0 * u, 2)) +
-                                             QStringLiteral("\u202F%"));
+    return QStringLiteral("%1 ± %2").arg(
+        plainOrPrefixed(value, unit, digits),
+        figures(text::printSignificant(100.0 * quantity::coverage95 * u, 2)) +
+            QStringLiteral("\u202F%"));
 }
 
 } // namespace yf::app

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "app/evaluation/evaluator.h"
+#include "app/stage/place.h"
 #include "core/edit/parts.h"
 
 #include <QWidget>
@@ -69,8 +70,8 @@ public:
 
     virtual void display(const Sight& sight) = 0;
 
-    /// Leads the eye to where a figure of the line comes from ("impedance", "parts").
-    virtual void reveal(const QString& figure) = 0;
+    /// Leads the eye to a place of this stage; a page that it has not is its first.
+    virtual void go(const Place& place) = 0;
 
 Q_SIGNALS:
     void edited(const yf::edit::Edit& edit);
@@ -106,8 +107,8 @@ Q_SIGNALS:
     /// Another driver is to be the chosen one.
     void driverWanted(const QString& driver);
 
-    /// Another stage, and what to show there.
-    void stageWanted(const QString& id, const QString& figure);
+    /// Somewhere else.
+    void placeWanted(const yf::app::Place& place);
 };
 
 } // namespace yf::app

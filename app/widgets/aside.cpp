@@ -4,7 +4,18 @@
 namespace yf::app {
 
 Aside::~Aside() {
-    wait();
+    {
+        const std::lock_guard lock(mutex_);
+        quit_ = true;
+        waiting_.reset();
+        if (current_) {
+            *current_ = true;
+        }
+    }
+    wake_.notify_one();
+    if (thread_.joinable()) {
+        thread_.join();
+    }
 }
 
 bool Aside::Link::tell(const std::function<void()>& note) {
@@ -12,56 +23,111 @@ bool Aside::Link::tell(const std::function<void()>& note) {
     if (since_.elapsed() >= pause) {
         since_.restart();
         note();
-        Q_EMIT aside_->spoke(number_, false);
+        aside_->say(number_);
     }
     return goesOn();
 }
 
-void Aside::begin(const std::function<void(Link& link)>& work) {
-    wait();
-    disconnect(this, &Aside::spoke, this, nullptr);
-    connect(this, &Aside::spoke, this, &Aside::hear, Qt::QueuedConnection);
-    stop_ = std::make_shared<std::atomic<bool>>(false);
+void Aside::say(quint64 number) {
+    QMetaObject::invokeMethod(
+        this,
+        [this, number] {
+            if (number > deaf_ && running_) {
+                Q_EMIT told();
+            }
+        },
+        Qt::QueuedConnection);
+}
+
+void Aside::ask(Work work) {
+    Order order;
+    order.link.aside_ = this;
+    order.link.number_ = ++number_;
+    order.work = std::move(work);
     running_ = true;
-    Link link;
-    link.aside_ = this;
-    link.number_ = ++number_;
-    link.stop_ = stop_;
-    link.since_.start();
-    thread_ = std::thread([link, work]() mutable {
+    {
+        const std::lock_guard lock(mutex_);
+        waiting_ = std::move(order);
+    }
+    if (!thread_.joinable()) {
+        thread_ = std::thread([this] { loop(); });
+    }
+    wake_.notify_one();
+}
+
+void Aside::begin(const std::function<void(Link& link)>& work) {
+    stop();
+    ask([work](Link& link) {
         work(link);
-        Q_EMIT link.aside_->spoke(link.number_, true);
+        return Delivery{};
     });
 }
 
-void Aside::hear(quint64 number, bool last) {
-    if (number != number_ || !running_) {
+void Aside::loop() {
+    for (;;) {
+        std::unique_lock lock(mutex_);
+        wake_.wait(lock, [this] { return quit_ || waiting_.has_value(); });
+        if (quit_) {
+            return;
+        }
+        Order order = std::move(*waiting_);
+        waiting_.reset();
+        current_ = order.link.stop_;
+        lock.unlock();
+        order.link.since_.start();
+        Delivery delivery = order.work(order.link);
+        // Before anything is handed over: whoever waits for the end must not wait for the window.
+        lock.lock();
+        current_.reset();
+        lock.unlock();
+        idle_.notify_all();
+        // Queued in the order in which they were made, so an older result never replaces a newer.
+        QMetaObject::invokeMethod(
+            this,
+            [this, number = order.link.number_, delivery = std::move(delivery)] {
+                ended(number, delivery);
+            },
+            Qt::QueuedConnection);
+    }
+}
+
+void Aside::ended(quint64 number, const Delivery& delivery) {
+    if (number <= deaf_) {
         return;
     }
-    if (!last) {
-        Q_EMIT told();
-        return;
+    const bool newest = number == number_;
+    if (newest) {
+        running_ = false;
     }
-    wait();
-    running_ = false;
-    Q_EMIT finished();
+    if (delivery) {
+        delivery();
+    }
+    if (newest) {
+        Q_EMIT finished();
+    }
 }
 
 void Aside::stop() {
-    if (stop_) {
-        *stop_ = true;
+    const std::lock_guard lock(mutex_);
+    waiting_.reset();
+    if (current_) {
+        *current_ = true;
     }
-    ++number_;
+    deaf_ = number_;
     running_ = false;
 }
 
 void Aside::wait() {
-    if (stop_) {
-        *stop_ = true;
+    std::unique_lock lock(mutex_);
+    if (waiting_) {
+        waiting_.reset();
+        deaf_ = number_;
+        running_ = false;
     }
-    if (thread_.joinable()) {
-        thread_.join();
+    if (current_) {
+        *current_ = true;
     }
+    idle_.wait(lock, [this] { return current_ == nullptr; });
 }
 
 } // namespace yf::app

@@ -5,9 +5,8 @@ namespace yf::bench {
 
 namespace {
 
-constexpr double seen = 0.3e-3;      // m
-constexpr double tweeterLimit = 1.5; // V
-constexpr double blockFrom = 6.0;    // V
+constexpr double seen = 0.3e-3;   // m
+constexpr double blockFrom = 6.0; // V
 
 } // namespace
 
@@ -21,8 +20,7 @@ Result<BatteryEffect> battery(const BatteryRequest& r) {
     out.power = out.current * out.current * r.Re;
     out.displacement = r.Bl * r.Cms * out.current;
     out.visible = out.displacement >= seen;
-    const bool tweeterAtRisk = r.role == Role::tweeter && r.voltage > tweeterLimit;
-    if (tweeterAtRisk || (r.Xmax && out.displacement > *r.Xmax)) {
+    if ((r.role && batteryBurns(*r.role, r.voltage)) || (r.Xmax && out.displacement > *r.Xmax)) {
         out.verdict = BatteryVerdict::tooMuch;
     } else {
         out.verdict = out.visible ? BatteryVerdict::ok : BatteryVerdict::listenOnly;

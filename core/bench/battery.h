@@ -2,16 +2,12 @@
 #pragma once
 
 #include "core/base/result.h"
+#include "core/quantity/kinds.h"
 #include "core/quantity/quantities.h"
 
 #include <optional>
 
 namespace yf::bench {
-
-enum class Role { woofer, midrange, tweeter };
-
-inline constexpr quantity::Choice<3> role{
-    "role", {"woofer", "midrange", "tweeter"}, "what the driver is for", {}};
 
 enum class BatteryVerdict { ok, listenOnly, tooMuch };
 
@@ -23,7 +19,7 @@ struct BatteryRequest {
     std::optional<double> Xmax;
     double voltage{1.5};
     std::optional<double> cellResistance; ///< absent: 0.2 Ω, from 6 V up 1.7 Ω
-    std::optional<Role> role;
+    std::optional<quantity::DriverRole> role;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -33,7 +29,7 @@ struct BatteryRequest {
         field(self.Xmax, q::Xmax);
         field(self.voltage, q::cell.orElse(1.5));
         field(self.cellResistance, q::cellResistance);
-        field(self.role, bench::role);
+        field(self.role, quantity::driverRole);
     }
 };
 
@@ -56,6 +52,18 @@ struct BatteryEffect {
               q::Choice<3>{"verdict", {"ok", "listen_only", "too_much"}, "what to do with it"});
     }
 };
+
+/// The most that a tweeter gets for a moment (common practice): a 9 V block puts about 8 W into it.
+inline constexpr double tweeterBattery = 1.5; // V
+
+/// The two batteries that lie about.
+inline constexpr double cellVoltage = 1.5;
+inline constexpr double blockVoltage = 9.0;
+
+/// Whether that battery may burn a driver of that role.
+[[nodiscard]] constexpr bool batteryBurns(quantity::DriverRole role, double voltage) {
+    return role == quantity::DriverRole::tweeter && voltage > tweeterBattery;
+}
 
 /// Resistance of a cell of that voltage, Ω: 0.2 below 6 V, 1.7 from there (from memory).
 [[nodiscard]] double cellResistance(double voltage);

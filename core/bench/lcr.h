@@ -3,6 +3,7 @@
 
 #include "core/bench/dcr.h"
 #include "core/driver/model_keys.h"
+#include "core/quantity/kinds.h"
 
 #include <complex>
 
@@ -120,6 +121,11 @@ private:
 
 /// Outcome of the check `lcr` for the diagnosis, or nothing where the reading decides nothing.
 [[nodiscard]] std::optional<std::string> lcrOutcome(LcrClass kind);
+
+/// Where a driver's inductance is read if its resonance is not known yet (common practice), Hz.
+[[nodiscard]] constexpr double usualMeterFrequency(quantity::DriverRole role) {
+    return role == quantity::DriverRole::tweeter ? 10000.0 : 1000.0;
+}
 
 /// Lowest of 100, 120, 1000, 10 000, 100 000 Hz that is at least 5·fs.
 [[nodiscard]] std::optional<double> meterFrequency(double fs);

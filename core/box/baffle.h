@@ -3,6 +3,7 @@
 
 #include "core/box/chambers.h"
 #include "core/box/driver.h"
+#include "core/box/losses.h"
 
 namespace yf::box {
 
@@ -28,6 +29,14 @@ chambersOf(const InfiniteBaffle& /*box*/, const Motor& /*motor*/, const Source& 
 [[nodiscard]] inline Chambers
 chambersOf(const OpenBaffle& box, const Motor& /*motor*/, const Source& /*source*/) {
     return {.dipolePath = box.path};
+}
+
+[[nodiscard]] inline InfiniteBaffle changed(InfiniteBaffle box, const BoxChange& /*by*/) {
+    return box;
+}
+
+[[nodiscard]] inline OpenBaffle changed(OpenBaffle box, const BoxChange& /*by*/) {
+    return box;
 }
 
 } // namespace yf::box

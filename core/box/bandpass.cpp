@@ -40,4 +40,21 @@ BandPass4 bandPassDesign(const Motor& motor, double Qbp, double S, const Source&
             .QL = lossless};
 }
 
+BandPass4 changed(BandPass4 box, const BoxChange& by) {
+    box.Vr *= by.volume;
+    box.Vf *= by.volume;
+    box.fbFront *= by.tuned();
+    box.QL *= by.loss;
+    return box;
+}
+
+BandPass6 changed(BandPass6 box, const BoxChange& by) {
+    box.Vr *= by.volume;
+    box.Vf *= by.volume;
+    box.fbFront *= by.tuned();
+    box.fbRear *= by.tuned();
+    box.QL *= by.loss;
+    return box;
+}
+
 } // namespace yf::box

@@ -40,6 +40,8 @@ struct BandPass6 {
 
 [[nodiscard]] Chambers chambersOf(const BandPass4& box, const Motor& motor, const Source& source);
 [[nodiscard]] Chambers chambersOf(const BandPass6& box, const Motor& motor, const Source& source);
+[[nodiscard]] BandPass4 changed(BandPass4 box, const BoxChange& by);
+[[nodiscard]] BandPass6 changed(BandPass6 box, const BoxChange& by);
 
 /// A fourth-order design, lossless and symmetrical: the driver on its rear chamber has Qbp; S is
 /// the damping of the equivalent low-pass (0.7071 flat, 0.6 ripples 0.355 dB, 0.5 1.249 dB).

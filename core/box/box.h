@@ -7,16 +7,12 @@
 #include "core/box/passive_radiator.h"
 #include "core/box/vented.h"
 
-#include <string_view>
 #include <variant>
 
 namespace yf::box {
 
 using Box =
     std::variant<InfiniteBaffle, Closed, Vented, PassiveRadiator, BandPass4, BandPass6, OpenBaffle>;
-
-/// "vented", "bandpass-6-series" …
-[[nodiscard]] std::string_view kindOf(const Box& box);
 
 [[nodiscard]] Chambers chambersOf(const Box& box, const Motor& motor, const Source& source);
 

@@ -122,4 +122,9 @@ Result<ClosedAnswer> closed(const ClosedRequest& r) {
                         .vasPlausible = vasPlausible(r.driver, r.source)};
 }
 
+Closed changed(Closed box, const BoxChange& by) {
+    box.Vb *= by.volume;
+    return box;
+}
+
 } // namespace yf::box

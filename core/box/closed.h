@@ -20,6 +20,7 @@ struct Closed {
 };
 
 [[nodiscard]] Chambers chambersOf(const Closed& box, const Motor& motor, const Source& source);
+[[nodiscard]] Closed changed(Closed box, const BoxChange& by);
 
 /// The second-order system that driver and sealed box are.
 struct ClosedSystem {

@@ -3,6 +3,7 @@
 
 #include "core/box/box.h"
 
+#include <array>
 #include <optional>
 
 namespace yf::box {
@@ -29,6 +30,10 @@ inline constexpr quantity::Choice<8> kindChoice{"kind",
                                                  "open-baffle"},
                                                 "of the enclosure",
                                                 {}};
+
+/// What somebody who has no box yet is offered to begin with.
+inline constexpr std::array usualKinds{
+    Kind::closed, Kind::vented, Kind::passiveRadiator, Kind::bandPass4, Kind::openBaffle};
 
 [[nodiscard]] constexpr bool isBandPass(Kind kind) {
     return kind == Kind::bandPass4 || kind == Kind::bandPass6Parallel ||

@@ -48,4 +48,11 @@ Chambers chambersOf(const PassiveRadiator& b, const Motor& /*motor*/, const Sour
     return c;
 }
 
+PassiveRadiator changed(PassiveRadiator box, const BoxChange& by) {
+    box.Vb *= by.volume;
+    box.fp *= by.tuning;
+    box.QL *= by.loss;
+    return box;
+}
+
 } // namespace yf::box

@@ -24,6 +24,7 @@ struct PassiveRadiator {
 
 [[nodiscard]] Chambers
 chambersOf(const PassiveRadiator& box, const Motor& motor, const Source& source);
+[[nodiscard]] PassiveRadiator changed(PassiveRadiator box, const BoxChange& by);
 
 /// K_p = ρc²Sp²/Vap, N/m; m_0 = K_p/(2πfp)², kg.
 [[nodiscard]] double stiffness(const PassiveRadiator& box, const Source& source);

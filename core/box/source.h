@@ -3,14 +3,13 @@
 
 #include "core/base/result.h"
 #include "core/quantity/air.h"
+#include "core/quantity/kinds.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
 
 #include <numbers>
 
 namespace yf::box {
-
-enum class Space { half, full };
 
 /// What drives the box and where one listens. Thévenin: `voltage` rms behind `resistance`, which is
 /// that of amplifier, cable and every coil in series, and `inductance` of those coils.
@@ -19,13 +18,13 @@ struct Source {
     double inductance{};
     double voltage{quantity::referenceVoltage};
     double distance{1.0};
-    Space space{};
+    quantity::Space space{};
     double rho{quantity::airDensity};
     double c{quantity::soundSpeed};
 
     /// sr
     [[nodiscard]] double angle() const {
-        return (space == Space::half ? 2.0 : 4.0) * std::numbers::pi;
+        return (space == quantity::Space::half ? 2.0 : 4.0) * std::numbers::pi;
     }
 
     static void fields(auto& self, auto&& field) {
@@ -41,7 +40,7 @@ struct Source {
                   .orElse(0.0));
         field(self.voltage, q::voltage.within(0.001, 1000.0).orElse(quantity::referenceVoltage));
         field(self.distance, q::distance.within(0.01, 1000.0).orElse(1.0));
-        field(self.space, q::Choice<2>{"space", {"half", "full"}, "radiated into", 0});
+        field(self.space, q::space);
         field(
             self.rho,
             q::Quantity{"ρ", "air_density_kg_per_m3", 1.0, "kg/m³", 0.5, 2.0, "density of the air"}

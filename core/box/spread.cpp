@@ -27,61 +27,8 @@ private:
     std::mt19937_64 engine_{20260101}; // NOLINT(cert-msc51-cpp): the same each time is meant
 };
 
-/// Factors by which one draw's box differs.
-struct BoxChange {
-    double volume{1.0};
-    double tuning{1.0};
-    double loss{1.0};
-};
-
-Box changedBox(const Box& box, const BoxChange& change) {
-    struct Changer {
-        BoxChange by;
-
-        [[nodiscard]] double tuned() const { return by.tuning / std::sqrt(by.volume); }
-
-        Box operator()(const InfiniteBaffle& b) const { return b; }
-
-        Box operator()(const OpenBaffle& b) const { return b; }
-
-        Box operator()(Closed b) const {
-            b.Vb *= by.volume;
-            return b;
-        }
-
-        Box operator()(Vented b) const {
-            b.Vb *= by.volume;
-            b.fb *= tuned();
-            b.QL *= by.loss;
-            return b;
-        }
-
-        Box operator()(PassiveRadiator b) const {
-            b.Vb *= by.volume;
-            b.fp *= by.tuning;
-            b.QL *= by.loss;
-            return b;
-        }
-
-        Box operator()(BandPass4 b) const {
-            b.Vr *= by.volume;
-            b.Vf *= by.volume;
-            b.fbFront *= tuned();
-            b.QL *= by.loss;
-            return b;
-        }
-
-        Box operator()(BandPass6 b) const {
-            b.Vr *= by.volume;
-            b.Vf *= by.volume;
-            b.fbFront *= tuned();
-            b.fbRear *= tuned();
-            b.QL *= by.loss;
-            return b;
-        }
-    };
-
-    return std::visit(Changer{change}, box);
+Box changedBox(const Box& box, const BoxChange& by) {
+    return std::visit([&](const auto& b) { return Box{changed(b, by)}; }, box);
 }
 
 /// The fifth and the ninety-fifth of a hundred.

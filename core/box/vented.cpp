@@ -76,4 +76,11 @@ std::optional<VentedShape> shapeOf(const FourthOrder& a, double QL) {
     return std::nullopt;
 }
 
+Vented changed(Vented box, const BoxChange& by) {
+    box.Vb *= by.volume;
+    box.fb *= by.tuned();
+    box.QL *= by.loss;
+    return box;
+}
+
 } // namespace yf::box

@@ -24,6 +24,7 @@ struct Vented {
 };
 
 [[nodiscard]] Chambers chambersOf(const Vented& box, const Motor& motor, const Source& source);
+[[nodiscard]] Vented changed(Vented box, const BoxChange& by);
 
 /// A port branch that tunes a chamber: M = 1/(ω_b²·C), R = ω_b·M/QP.
 // NOLINTNEXTLINE(bugprone-easily-swappable-parameters): in the order of the equation

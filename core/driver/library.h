@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/driver/replacement.h"
+#include "core/quantity/kinds.h"
 
 #include <string_view>
 
@@ -10,7 +11,7 @@ namespace yf::driver {
 /// A driver that can be had: on a shelf, from a shop.
 struct LibraryEntry {
     Part part; ///< its id is what people call it
-    DriverRole role{};
+    quantity::DriverRole role{};
     std::optional<double> nominal;
     std::optional<double> price;
     std::string note;
@@ -18,7 +19,7 @@ struct LibraryEntry {
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         Part::fields(self.part, field);
-        field(self.role, driverRole);
+        field(self.role, quantity::driverRole);
         field(self.nominal, q::nominal);
         field(self.price, q::Quantity{"", "price", 1.0, "", 0.0, 1e6, "of one"});
         field(self.note, q::Word{"note", "remark", ""});

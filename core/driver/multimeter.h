@@ -10,6 +10,9 @@
 
 namespace yf::driver {
 
+/// The resistor that lies about. Ω
+inline constexpr double usualSense = 10.0;
+
 /// Input of `driver multimeter`: voltages across resistor and driver (and, if possible, both) read
 /// with one meter in one range at one tone after another.
 struct MultimeterRequest {

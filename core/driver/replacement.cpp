@@ -136,7 +136,7 @@ std::optional<double> boxDifference(const std::optional<BoxOf>& old,
 }
 
 bool padTakesSurplus(const MatchRequest& r) {
-    return r.role == DriverRole::midrange || r.role == DriverRole::tweeter;
+    return r.role == quantity::DriverRole::midrange || r.role == quantity::DriverRole::tweeter;
 }
 
 void tellLevel(const MatchRequest& r, const Known& c, Candidate& out) {
@@ -194,7 +194,7 @@ Candidate judge(const MatchRequest& r, const Known& old, const Known& c) {
     }
     Score score;
     score.add("sensitivity", level, 1.5, 2.0);
-    if (r.role == DriverRole::woofer) {
+    if (r.role == quantity::DriverRole::woofer) {
         out.box = boxDifference(boxOf(r, old), boxOf(r, c));
         if (r.Vb) {
             score.add("response in the box", out.box, 1.5, 2.0);

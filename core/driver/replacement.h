@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/driver/model_keys.h"
+#include "core/quantity/kinds.h"
 #include "core/text/value.h"
 
 #include <string>
@@ -9,14 +10,13 @@
 
 namespace yf::driver {
 
+/// Production of drivers spreads by about that much about what is printed (common practice).
+inline constexpr double usualSpread = 0.2;
+
 enum class Shape { round, square, oval, octagonal };
-enum class DriverRole { woofer, midrange, tweeter };
 
 inline constexpr quantity::Choice<4> shape{
     "shape", {"round", "square", "oval", "octagonal"}, "shape of the basket", {}};
-
-inline constexpr quantity::Choice<3> driverRole{
-    "role", {"woofer", "midrange", "tweeter"}, "what the driver is for", {}};
 
 /// A driver as far as a replacement cares: what is missing is left out of the score, and said.
 struct Part {
@@ -62,7 +62,7 @@ struct MatchRequest {
     std::optional<double> hole; ///< m
     std::optional<double> room; ///< m, depth behind the front
     Shape shape{};
-    std::optional<DriverRole> role;
+    std::optional<quantity::DriverRole> role;
     std::optional<double> Vb;
     std::optional<double> fb; ///< absent: closed
     double QL{7.0};
@@ -75,7 +75,7 @@ struct MatchRequest {
         field(self.hole, q::diameter.as("hole_m", "hole in the front"));
         field(self.room, q::diameter.as("depth_room_m", "depth behind the front"));
         field(self.shape, driver::shape.orElse(0));
-        field(self.role, driverRole);
+        field(self.role, quantity::driverRole);
         field(self.Vb, q::Quantity{"Vb", "Vb_l", 1e-3, "l", 0.01, 1e5, "net volume of the box"});
         field(self.fb, q::Quantity{"fb", "fb_hz", 1.0, "Hz", 5.0, 1000.0, "tuning of the box"});
         field(self.QL,

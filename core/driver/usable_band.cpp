@@ -135,7 +135,7 @@ Result<UsableBand> usableBand(const UsableBandRequest& r) {
     UsableBand b{.ka1 = quantity::soundSpeed / (2.0 * pi * a)};
     constexpr double pistonHalf = 2.212; // 2·J1(x)/x = 0.5
     b.directivity = pistonHalf * quantity::soundSpeed / (2.0 * pi * a * std::sin(r.offAxis));
-    if (r.role != Role::woofer) {
+    if (r.role != quantity::DriverRole::woofer) {
         constexpr std::array times{4.0, 3.0, 2.5, 2.0};
         b.resonance = times.at(static_cast<std::size_t>(std::clamp(r.lowOrder, 1, 4) - 1)) * r.fs;
         b.low = b.resonance;

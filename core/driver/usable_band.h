@@ -3,6 +3,7 @@
 
 #include "core/base/result.h"
 #include "core/curve/curve.h"
+#include "core/quantity/kinds.h"
 #include "core/quantity/quantities.h"
 
 #include <optional>
@@ -10,8 +11,6 @@
 #include <vector>
 
 namespace yf::driver {
-
-enum class Role { woofer, midrange, tweeter };
 
 /// A peak of the response above its surroundings: a cone's own mode, if the impedance shows it too.
 struct Breakup {
@@ -27,7 +26,7 @@ struct Breakup {
 struct UsableBandRequest {
     double fs{};
     double Sd{};
-    Role role{};
+    quantity::DriverRole role{};
     std::optional<double> Xmax;
     int lowOrder{4};
     int highOrder{4};
@@ -41,8 +40,7 @@ struct UsableBandRequest {
         namespace q = yf::quantity;
         field(self.fs, q::fs);
         field(self.Sd, q::Sd);
-        field(self.role,
-              q::Choice<3>{"role", {"woofer", "midrange", "tweeter"}, "what it is for", {}});
+        field(self.role, q::driverRole);
         field(self.Xmax, q::Xmax);
         field(self.lowOrder, q::Whole{"low_order", 1, 8, "acoustic order of its high-pass", 4});
         field(self.highOrder, q::Whole{"high_order", 1, 8, "acoustic order of its low-pass", 4});

@@ -11,20 +11,6 @@ using curve::Axis;
 using curve::Complex;
 using curve::Range;
 
-network::Role roleOf(job::Band band) {
-    switch (band) {
-    case job::Band::sub:
-    case job::Band::low:
-        return network::Role::bass;
-    case job::Band::mid:
-        return network::Role::mid;
-    case job::Band::high:
-    case job::Band::top:
-        return network::Role::treble;
-    }
-    return network::Role::bass;
-}
-
 struct Survey {
     Range common{0.0, 1e9};
     std::vector<std::string> missing;
@@ -99,7 +85,7 @@ AssembledCabinet measuredLoads(const std::vector<DriverCurves>& drivers) {
         const curve::Curve& Z = *driver.impedance;
         network::Load load{.driver = driver.id,
                            .impedance = onAxis(Z, assembled.axis),
-                           .role = roleOf(driver.band),
+                           .role = job::roleOf(driver.band),
                            .dcResistance = network::dcResistance(Z)};
         if (assembled.hasResponses) {
             const curve::Curve& p = *driver.response;
@@ -107,7 +93,8 @@ AssembledCabinet measuredLoads(const std::vector<DriverCurves>& drivers) {
             assembled.trusted.emplace(driver.id, p.trusted());
         }
         loads.drivers.push_back(std::move(load));
-        bare.drivers.push_back({.name = driver.id, .impedance = Z, .role = roleOf(driver.band)});
+        bare.drivers.push_back(
+            {.name = driver.id, .impedance = Z, .role = job::roleOf(driver.band)});
     }
     assembled.impedances = network::loadSource(bare);
     if (const Axis audible = network::audibleAxis(s.common); audible.front() < audible.back()) {
@@ -239,7 +226,7 @@ Result<network::Network> networkOf(const job::Job& job, const job::Cabinet& cabi
     network::Network network{.circuit = cabinet.circuit};
     for (const DriverCurves& driver : drivers) {
         network::NamedDriver named{
-            .name = driver.id, .impedance = *driver.impedance, .role = roleOf(driver.band)};
+            .name = driver.id, .impedance = *driver.impedance, .role = job::roleOf(driver.band)};
         if (s.responses) {
             named.response = *driver.response;
         }

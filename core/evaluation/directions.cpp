@@ -28,7 +28,7 @@ speaker::Point takenPlaceOf(const job::Mount& mount) {
 /// Sides of a set of takes in one plane: levels over the axis' own, on the axis asked for; the last
 /// value is held beyond the data.
 std::vector<speaker::MeasuredDirectivity::Side>
-sidesOf(const measure::PolarRequest& set, measure::Plane plane, const curve::Axis& axis) {
+sidesOf(const measure::PolarRequest& set, quantity::Plane plane, const curve::Axis& axis) {
     const auto ahead = std::ranges::find(set.curves, 0.0, &measure::PolarCurve::angle);
     std::vector<speaker::MeasuredDirectivity::Side> sides;
     for (const measure::PolarCurve& curve : set.curves) {
@@ -79,8 +79,8 @@ directivityOf(const job::Job& job, const std::string& driver, const curve::Axis&
     const auto set = take::polarSetOf(job, {}, driver, measure::Fill::none);
     if (set) {
         auto measured = std::make_shared<speaker::MeasuredDirectivity>();
-        measured->horizontal = sidesOf(set->request, measure::Plane::horizontal, axis);
-        measured->vertical = sidesOf(set->request, measure::Plane::vertical, axis);
+        measured->horizontal = sidesOf(set->request, quantity::Plane::horizontal, axis);
+        measured->vertical = sidesOf(set->request, quantity::Plane::vertical, axis);
         if (!measured->horizontal.empty() || !measured->vertical.empty()) {
             return {std::shared_ptr<const speaker::MeasuredDirectivity>(std::move(measured)),
                     true,
@@ -210,7 +210,7 @@ namespace {
 /// The angles that all sets of takes reach in a plane. A driver that was taken in the other plane
 /// alone is believed to be alike all round.
 std::optional<std::pair<double, double>> takenRange(const Directions& directions,
-                                                    speaker::Plane plane) {
+                                                    quantity::Plane plane) {
     std::optional<std::pair<double, double>> range;
     for (const speaker::Radiator& one : directions.radiators.of) {
         const auto* set =
@@ -219,9 +219,9 @@ std::optional<std::pair<double, double>> takenRange(const Directions& directions
             continue;
         }
         const auto& own =
-            plane == speaker::Plane::horizontal ? (*set)->horizontal : (*set)->vertical;
+            plane == quantity::Plane::horizontal ? (*set)->horizontal : (*set)->vertical;
         const auto& other =
-            plane == speaker::Plane::horizontal ? (*set)->vertical : (*set)->horizontal;
+            plane == quantity::Plane::horizontal ? (*set)->vertical : (*set)->horizontal;
         const auto& sides = own.empty() ? other : own;
         double from = sides.front().angle;
         double to = sides.back().angle;
@@ -239,7 +239,7 @@ std::optional<std::pair<double, double>> takenRange(const Directions& directions
 
 AngleMap mapOf(const Directions& directions,
                const job::Seat& seat,
-               speaker::Plane plane,
+               quantity::Plane plane,
                int step,
                int widest) {
     AngleMap map{.plane = plane,

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/evaluation/result.h"
+#include "core/quantity/kinds.h"
 #include "core/speaker/polar.h"
 
 /// A cabinet heard from anywhere.
@@ -66,7 +67,7 @@ carriedTo(const job::Job& job,
 
 /// Levels over angles and frequency, dB re the axis' own level at each frequency, or as they are.
 struct AngleMap {
-    speaker::Plane plane{};
+    quantity::Plane plane{};
     std::vector<double> angles; ///< rad, rising
     curve::Axis axis;
     std::vector<std::vector<double>> levels; ///< [angle][frequency], dB re 20 µPa
@@ -77,7 +78,7 @@ struct AngleMap {
 
 [[nodiscard]] AngleMap mapOf(const Directions& directions,
                              const job::Seat& seat,
-                             speaker::Plane plane,
+                             quantity::Plane plane,
                              int step,
                              int widest);
 

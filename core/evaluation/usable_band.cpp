@@ -21,18 +21,6 @@ std::optional<double> resonanceOf(const job::Job& job, const job::Driver& driver
     return driver.sheet.model.fs;
 }
 
-driver::Role roleOf(job::Band band) {
-    switch (band) {
-    case job::Band::sub:
-    case job::Band::low:
-        return driver::Role::woofer;
-    case job::Band::mid:
-        return driver::Role::midrange;
-    default:
-        return driver::Role::tweeter;
-    }
-}
-
 } // namespace
 
 ConeArea coneArea(const job::Driver& driver) {
@@ -57,7 +45,7 @@ usableBandOf(const job::Job& job, const job::Driver& driver, std::optional<doubl
     DriverBand found{.fs = *known, .areaGuessed = area.guessed};
     driver::UsableBandRequest request{.fs = *known,
                                       .Sd = area.Sd,
-                                      .role = roleOf(driver.band),
+                                      .role = job::roleOf(driver.band),
                                       .offAxis = 45.0 * quantity::degree};
     if (const job::Take* response = job::takeInUse(job, driver, job::TakeKind::response)) {
         const curve::Curve& c = *response->curve;

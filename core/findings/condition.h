@@ -1,27 +1,46 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/base/result.h"
-#include "core/job/job.h"
+#include "core/findings/fact.h"
 
 #include <memory>
 #include <optional>
-#include <string>
-#include <string_view>
-#include <variant>
 #include <vector>
 
-/// Conditions over facts, written as text: `abs(pair.level_difference_db) > 0.5`.
+/// Conditions over facts, written as they are read: `abs(pair::level_difference_db) > 0.5`. What
+/// they name, the compiler knows.
 namespace yf::findings {
 
-/// A figure or a yes/no.
-using Fact = std::variant<double, bool>;
+/// A sum, product, quotient, power, abs() or log2() of figures and numbers.
+class Expression {
+public:
+    Expression(double number);        // NOLINT(google-explicit-constructor): 2 * figure
+    Expression(const Figure& figure); // NOLINT(google-explicit-constructor): figure * 2
+
+    struct Node;
+
+private:
+    explicit Expression(std::shared_ptr<const Node> node) : node_(std::move(node)) {}
+
+    friend struct ExpressionParts;
+
+    std::shared_ptr<const Node> node_;
+};
+
+[[nodiscard]] Expression operator+(const Expression& a, const Expression& b);
+[[nodiscard]] Expression operator-(const Expression& a, const Expression& b);
+[[nodiscard]] Expression operator*(const Expression& a, const Expression& b);
+[[nodiscard]] Expression operator/(const Expression& a, const Expression& b);
+[[nodiscard]] Expression pow(const Expression& base, const Expression& exponent);
+[[nodiscard]] Expression abs(const Expression& a);
+[[nodiscard]] Expression log2(const Expression& a);
 
 /// What a condition says of one fact it uses.
 struct FactUse {
-    std::string name;      ///< "group.key"
-    bool isFlag{};         ///< compared with true or false
-    bool mustBePositive{}; ///< divided by, or under a logarithm
+    const FactKind* kind{};
+    const Figure* figure{}; ///< null: a flag
+    const Flag* flag{};     ///< null: a figure
+    bool mustBePositive{};  ///< divided by, or under a logarithm
 
     bool operator==(const FactUse&) const = default;
 };
@@ -33,16 +52,9 @@ struct Outcome {
     std::optional<double> threshold; ///< its right side
 };
 
-/// Comparisons (> < >= <= ==) of sums, products, quotients, powers (**, binds tighter than a sign
-/// before it, to the right), abs() and log2() of facts and numbers, joined by `and`. A flag is
-/// compared by == with true or false. Nothing else is understood.
+/// Comparisons, all of which must hold.
 class Condition {
 public:
-    /// Fails with the text as subject and the column of what was not understood. `limit` stands in
-    /// place of the limit written in the text.
-    [[nodiscard]] static Result<Condition> parse(std::string_view text,
-                                                 std::optional<double> limit = std::nullopt);
-
     /// Facts in the order of their first use.
     [[nodiscard]] const std::vector<FactUse>& facts() const { return facts_; }
 
@@ -50,25 +62,40 @@ public:
     /// change. Nothing where both sides are facts, or yes/no alone is asked.
     [[nodiscard]] std::optional<double> limit() const { return limit_; }
 
+    /// The same with another limit; unchanged where there is none.
+    [[nodiscard]] Condition withLimit(double limit) const;
+
     /// `values` stand in the order of facts(); a flag holds bool, a figure double.
     [[nodiscard]] Outcome judge(const std::vector<Fact>& values) const;
 
-    struct Node;
+    /// The fact that the first comparison of figures compares by itself or by its size, or null.
+    [[nodiscard]] const Figure* compared() const;
+
+    enum class Sign { above, below, atLeast, atMost };
 
 private:
     struct Comparison {
-        enum class Sign { above, below, atLeast, atMost, equal } sign{};
-        std::shared_ptr<const Node> left;
-        std::shared_ptr<const Node> right;
-        std::optional<std::size_t> flag; ///< index of the fact compared with `wanted`
+        Sign sign{};
+        std::shared_ptr<const Expression::Node> left; ///< null: a flag
+        std::shared_ptr<const Expression::Node> right;
+        const Flag* flag{};
         bool wanted{};
     };
 
-    friend class ConditionParser;
+    friend struct ExpressionParts;
+
+    double valueOf(const Expression::Node& node, const std::vector<Fact>& values) const;
 
     std::vector<Comparison> comparisons_;
     std::vector<FactUse> facts_;
     std::optional<double> limit_;
 };
+
+[[nodiscard]] Condition operator>(const Expression& a, const Expression& b);
+[[nodiscard]] Condition operator<(const Expression& a, const Expression& b);
+[[nodiscard]] Condition operator>=(const Expression& a, const Expression& b);
+[[nodiscard]] Condition operator<=(const Expression& a, const Expression& b);
+[[nodiscard]] Condition operator==(const Flag& flag, bool wanted);
+[[nodiscard]] Condition operator&&(const Condition& a, const Condition& b);
 
 } // namespace yf::findings

@@ -3,7 +3,6 @@
 
 #include "core/box/driver.h"
 #include "core/box/source.h"
-#include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
 #include "core/driver/resonance.h"
 #include "core/evaluation/directions.h"
@@ -11,6 +10,7 @@
 #include "core/evaluation/take_polarity.h"
 #include "core/evaluation/wiring_told.h"
 #include "core/findings/box_facts.h"
+#include "core/findings/known_facts.h"
 #include "core/job/lookup.h"
 #include "core/network/circuit/ladder_edit.h"
 #include "core/network/solve/network.h"
@@ -35,10 +35,14 @@ public:
         return scopes_.size() - 1;
     }
 
-    void put(std::size_t scope, const char* name, Fact fact) {
-        const double* figure = std::get_if<double>(&fact);
-        if (figure == nullptr || std::isfinite(*figure)) {
-            scopes_[scope].facts.insert_or_assign(name, fact);
+    template <class Kind, class Value>
+    void put(std::size_t scope, const Kind& kind, Value value) {
+        scopes_[scope].facts.put(kind, value);
+    }
+
+    void put(std::size_t scope, const Facts& facts) {
+        for (const auto& [name, entry] : facts) {
+            scopes_[scope].facts.put(entry);
         }
     }
 
@@ -60,12 +64,12 @@ struct CabinetView {
 void putIntake(Collector& all, std::size_t around, const job::Cabinet& cabinet) {
     for (const job::Protector& p : cabinet.protectors) {
         const std::size_t scope = all.add({.cabinet = cabinet.id, .part = p.id}, around);
-        all.put(scope, "intake.bridged", isBridged(p));
-        all.put(scope, "intake.protector_open", p.state == job::ProtectorState::open);
+        all.put(scope, fact::intake::bridged, isBridged(p));
+        all.put(scope, fact::intake::protector_open, p.state == job::ProtectorState::open);
     }
     for (const job::OldPart& part : cabinet.oldParts) {
         const std::size_t scope = all.add({.cabinet = cabinet.id, .part = part.id}, around);
-        all.put(scope, "intake.part_bad", part.condition == job::OldPartCondition::bad);
+        all.put(scope, fact::intake::part_bad, part.condition == job::OldPartCondition::bad);
     }
 }
 
@@ -75,15 +79,15 @@ void putReadings(Collector& all, std::size_t scope, const evaluation::DriverBenc
     const auto shorted = std::ranges::find(faults, "shorted_turns");
     if (shorted != faults.end() && !bench.evidence.empty()) {
         all.put(scope,
-                "bench.p_shorted_turns",
+                fact::bench::p_shorted_turns,
                 bench.diagnosis.probabilities[static_cast<std::size_t>(shorted - faults.begin())]);
     }
     if (bench.dcr) {
         constexpr double openReading = 1e6; // Ω: over the range of any meter
-        all.put(scope, "bench.Re_ohm", bench.dcr->dcr.value_or(openReading));
+        all.put(scope, fact::bench::Re_ohm, bench.dcr->dcr.value_or(openReading));
         if (bench.dcr->dcr && bench.dcr->twinDeviation) {
             all.put(scope,
-                    "bench.Re_expected_ohm",
+                    fact::bench::Re_expected_ohm,
                     *bench.dcr->dcr / (1.0 + *bench.dcr->twinDeviation));
         }
     }
@@ -94,18 +98,18 @@ void putDriver(Collector& all,
                const evaluation::Assembly& assembly,
                const job::Driver& driver) {
     if (driver.nominal) {
-        all.put(scope, "bench.nominal_ohm", *driver.nominal);
+        all.put(scope, fact::bench::nominal_ohm, *driver.nominal);
     }
     const auto reading = assembly.readings.find(driver.id);
     if (reading == assembly.readings.end()) {
         return;
     }
-    all.put(scope, "driver.Re_ohm", reading->second.Re);
-    all.put(scope, "bench.Re_ohm", reading->second.Re);
+    all.put(scope, fact::driver::Re_ohm, reading->second.Re);
+    all.put(scope, fact::bench::Re_ohm, reading->second.Re);
     if (const auto& peak = reading->second.resonance) {
-        all.put(scope, "bench.Zpeak_ohm", peak->Zpeak);
-        all.put(scope, "bench.fs_hz", peak->fs);
-        all.put(scope, "driver.fs_hz", peak->fs);
+        all.put(scope, fact::bench::Zpeak_ohm, peak->Zpeak);
+        all.put(scope, fact::bench::fs_hz, peak->fs);
+        all.put(scope, fact::driver::fs_hz, peak->fs);
     }
 }
 
@@ -116,10 +120,19 @@ const curve::Curve* impedanceOf(const job::Job& job, const job::Driver& driver) 
                                                                          : take->curve.get();
 }
 
-/// Inductance that a reactance looks like at f; nothing where it is not inductive.
+/// Inductance that a reactance looks like at f, which the curve holds; nothing where it is not
+/// inductive. Between two points the reactance is taken as straight over ln f: it is read after
+/// every change, and up there it is smooth.
 std::optional<double> inductanceAt(const curve::Curve& Z, double f) {
-    const auto values = curve::interpolate(Z, {f});
-    const double L = values ? values->front().imag() / (2.0 * std::numbers::pi * f) : 0.0;
+    const auto& at = Z.frequencies();
+    if (at.size() < 2) {
+        return std::nullopt;
+    }
+    const auto above = std::lower_bound(at.begin() + 1, at.end() - 1, f);
+    const auto i = static_cast<std::size_t>(above - at.begin()) - 1;
+    const double share = std::clamp(std::log(f / at[i]) / std::log(at[i + 1] / at[i]), 0.0, 1.0);
+    const double X = std::lerp(Z.values()[i].imag(), Z.values()[i + 1].imag(), share);
+    const double L = X / (2.0 * std::numbers::pi * f);
     return L > 0.0 ? std::optional(L) : std::nullopt;
 }
 
@@ -136,9 +149,9 @@ void putExpected(Collector& all,
     const auto mine = readings.find(own.id);
     const auto other = twin == nullptr || faulty ? readings.end() : readings.find(twin->id);
     if (other != readings.end() && other->second.resonance) {
-        all.put(scope, "bench.fs_expected_hz", other->second.resonance->fs);
+        all.put(scope, fact::bench::fs_expected_hz, other->second.resonance->fs);
     } else if (own.sheet.model.fs) {
-        all.put(scope, "bench.fs_expected_hz", *own.sheet.model.fs);
+        all.put(scope, fact::bench::fs_expected_hz, *own.sheet.model.fs);
     }
     if (mine == readings.end() || other == readings.end() || !mine->second.resonance ||
         !other->second.resonance) {
@@ -149,16 +162,16 @@ void putExpected(Collector& all,
     const auto losses = driver::qFactors(*Z, mine->second.Re, *mine->second.resonance);
     const auto expected = driver::qFactors(*reference, other->second.Re, *other->second.resonance);
     if (losses && expected) {
-        all.put(scope, "bench.Qms", losses->Qms);
-        all.put(scope, "bench.Qms_expected", expected->Qms);
+        all.put(scope, fact::bench::Qms, losses->Qms);
+        all.put(scope, fact::bench::Qms_expected, expected->Qms);
     }
     constexpr double high = 10000.0; // Hz: the coil is most of the reactance there
     const double f = std::min({high, Z->extent().to, reference->extent().to});
     const auto L = inductanceAt(*Z, f);
     const auto expectedL = inductanceAt(*reference, f);
     if (L && expectedL) {
-        all.put(scope, "bench.Le_h", *L);
-        all.put(scope, "bench.Le_expected_h", *expectedL);
+        all.put(scope, fact::bench::Le_h, *L);
+        all.put(scope, fact::bench::Le_expected_h, *expectedL);
     }
 }
 
@@ -171,10 +184,10 @@ void putBattery(Collector& all,
     if (tried.empty() || !tried.back()->voltage) {
         return;
     }
-    all.put(scope, "bench.battery_v", *tried.back()->voltage);
+    all.put(scope, fact::bench::battery_v, *tried.back()->voltage);
     const driver::Part& sheet = own.sheet;
     if (sheet.power) {
-        all.put(scope, "bench.rated_w", *sheet.power);
+        all.put(scope, fact::bench::rated_w, *sheet.power);
     }
     const auto& m = sheet.model;
     if (!sheet.Xmax || !sheet.Sd || !sheet.Vas || !m.fs || !m.Qes || !m.Qms || !m.Re) {
@@ -187,9 +200,9 @@ void putBattery(Collector& all,
                                            .Vas = *sheet.Vas,
                                            .Sd = *sheet.Sd},
                                           {});
-    all.put(scope, "bench.Cms_m_per_n", motor.C);
-    all.put(scope, "bench.Bl_t_m", motor.Bl);
-    all.put(scope, "bench.Xmax_m", *sheet.Xmax);
+    all.put(scope, fact::bench::Cms_m_per_n, motor.C);
+    all.put(scope, fact::bench::Bl_t_m, motor.Bl);
+    all.put(scope, fact::bench::Xmax_m, *sheet.Xmax);
 }
 
 std::optional<double> resonanceOf(const evaluation::Assembly& assembly, const std::string& driver) {
@@ -216,14 +229,14 @@ void putParts(Collector& all,
                                  own.part = part.id;
                                  const std::size_t scope = all.add(std::move(own), around);
                                  if (part.kind == network::PartKind::capacitor) {
-                                     all.put(scope, "net.cap_esr_ohm", lossResistance(part));
+                                     all.put(scope, fact::net::cap_esr_ohm, lossResistance(part));
                                      if (part.printed) {
-                                         all.put(scope, "net.C_f", part.value);
-                                         all.put(scope, "net.C_nominal_f", *part.printed);
+                                         all.put(scope, fact::net::C_f, part.value);
+                                         all.put(scope, fact::net::C_nominal_f, *part.printed);
                                      }
                                  }
                                  if (part.kind == network::PartKind::coil && inLine != nullptr) {
-                                     all.put(scope, "net.coil_dcr_ohm", part.dcr);
+                                     all.put(scope, fact::net::coil_dcr_ohm, part.dcr);
                                  }
                              });
     }
@@ -241,10 +254,10 @@ void putTakes(Collector& all,
     Subject own = subject;
     own.take = take->id;
     const std::size_t scope = all.add(std::move(own), around);
-    all.put(scope, "meas.distance_m", take->distance);
+    all.put(scope, fact::meas::distance_m, take->distance);
     if (take->gate) {
-        all.put(scope, "meas.gate_s", *take->gate);
-        all.put(scope, "meas.lowest_hz", take->curve->trusted().from);
+        all.put(scope, fact::meas::gate_s, *take->gate);
+        all.put(scope, fact::meas::lowest_hz, take->curve->trusted().from);
     }
 }
 
@@ -295,15 +308,15 @@ std::optional<double> excess(const evaluation::CabinetResult& result,
 
 /// What is known of one crossover by itself.
 void putCrossover(Collector& all, std::size_t scope, const speaker::Crossover& x) {
-    all.put(scope, "align.fx_hz", x.fx);
-    all.put(scope, "align.flip_gain_db", x.flipGain);
-    all.put(scope, "align.in_phase_design", x.inPhase);
-    all.put(scope, "align.phase_spread_deg", x.phaseSpread / quantity::degree);
+    all.put(scope, fact::align::fx_hz, x.fx);
+    all.put(scope, fact::align::flip_gain_db, x.flipGain);
+    all.put(scope, fact::align::in_phase_design, x.inPhase);
+    all.put(scope, fact::align::phase_spread_deg, x.phaseSpread / quantity::degree);
     // With the wrong polarity in place the null says nothing about the design yet.
     if (x.flipGain < speaker::flipThreshold && x.nullDepth) {
-        all.put(scope, "align.null_depth_db", *x.nullDepth);
+        all.put(scope, fact::align::null_depth_db, *x.nullDepth);
         if (x.inPhase) {
-            all.put(scope, "align.notch_hz", *x.notch);
+            all.put(scope, fact::align::notch_hz, *x.notch);
         }
     }
 }
@@ -315,23 +328,20 @@ void putNull(Collector& all,
              const Placed& lower,
              const Placed& upper,
              double fx) {
-    const double k = 2.0 * std::numbers::pi * fx / quantity::soundSpeed;
     const std::size_t at = evaluation::nearestPoint(view.result.axis, fx);
-    // The responses hold the paths to where each was measured; far away only the places count.
-    const auto path = [&](const Placed& one) {
-        const speaker::Point microphone = evaluation::microphoneOf(
-            view.job, view.cabinet, evaluation::takeDistance(view.job, one.driver->id));
-        return length(microphone - speaker::Point{one.mount->x, one.mount->y, one.mount->z});
+    const auto taken = [&](const Placed& one) {
+        return speaker::Taken{
+            .place = {one.mount->x, one.mount->y, one.mount->z},
+            .microphone = evaluation::microphoneOf(
+                view.job, view.cabinet, evaluation::takeDistance(view.job, one.driver->id))};
     };
     const double turned = std::arg(upper.way->pressure[at] * std::conj(lower.way->pressure[at]));
-    const auto found = speaker::lobes({.d = upper.mount->y - lower.mount->y,
-                                       .dz = upper.mount->z - lower.mount->z,
-                                       .psi0 = turned + k * (path(upper) - path(lower)),
-                                       .k = k});
+    const auto found =
+        speaker::lobesOf(taken(lower), taken(upper), turned, quantity::Plane::vertical, fx);
     const auto nearest =
         std::ranges::min_element(found.nulls, {}, [](double angle) { return std::abs(angle); });
     if (nearest != found.nulls.end()) {
-        all.put(scope, "polar.nearest_null_deg", *nearest / quantity::degree);
+        all.put(scope, fact::polar::nearest_null_deg, *nearest / quantity::degree);
     }
 }
 
@@ -344,22 +354,23 @@ void putNeighbours(Collector& all,
                    double fx) {
     const auto fs = resonanceOf(view.assembly, upper.driver->id);
     if (fs && upper.driver->band >= job::Band::high) {
-        all.put(scope, "driver.tweeter_fs_hz", *fs);
+        all.put(scope, fact::driver::tweeter_fs_hz, *fs);
     }
     if (lower.mount != nullptr && upper.mount != nullptr) {
         const double spacing =
             std::hypot(upper.mount->x - lower.mount->x, upper.mount->y - lower.mount->y);
-        all.put(scope, "polar.spacing_wavelengths", spacing * fx / quantity::soundSpeed);
+        all.put(scope, fact::polar::spacing_wavelengths, spacing * fx / quantity::soundSpeed);
         putNull(all, scope, view, lower, upper, fx);
     }
     if (lower.driver->sheet.Sd) { // a guessed cone makes no finding
         const double a = std::sqrt(*lower.driver->sheet.Sd / std::numbers::pi);
-        all.put(scope, "polar.ka_at_fx", 2.0 * std::numbers::pi * fx / quantity::soundSpeed * a);
+        all.put(
+            scope, fact::polar::ka_at_fx, 2.0 * std::numbers::pi * fx / quantity::soundSpeed * a);
     }
     const auto gateLow = gateOf(view.job, *lower.driver);
     const auto gateHigh = gateOf(view.job, *upper.driver);
     if (gateLow && gateHigh) {
-        all.put(scope, "meas.gate_s", std::min(*gateLow, *gateHigh));
+        all.put(scope, fact::meas::gate_s, std::min(*gateLow, *gateHigh));
     }
 }
 
@@ -370,14 +381,14 @@ void putWiring(Collector& all, std::size_t around, const CabinetView& view) {
         return;
     }
     if (!speaker::isWrong(told->found)) {
-        all.put(around, "align.wired_otherwise", false);
+        all.put(around, fact::align::wired_otherwise, false);
         return;
     }
     for (const std::string& driver : told->reversed) {
         const std::size_t scope =
             all.add({.cabinet = view.cabinet.id, .driver = driver, .take = told->take}, around);
-        all.put(scope, "align.wired_otherwise", true);
-        all.put(scope, "align.wiring_change_db", told->found.difference);
+        all.put(scope, fact::align::wired_otherwise, true);
+        all.put(scope, fact::align::wiring_change_db, told->found.difference);
     }
 }
 
@@ -397,8 +408,8 @@ void putHole(Collector& all, std::size_t around, const CabinetView& view) {
     const auto holes = speaker::holesIn(axis, curve::levels(values, 1.0), trusted);
     if (!holes.empty()) {
         const std::size_t scope = all.add({.cabinet = view.cabinet.id, .take = whole->id}, around);
-        all.put(scope, "align.hole_db", holes.front().depth);
-        all.put(scope, "align.hole_hz", holes.front().frequency);
+        all.put(scope, fact::align::hole_db, holes.front().depth);
+        all.put(scope, fact::align::hole_hz, holes.front().frequency);
     }
 }
 
@@ -429,7 +440,7 @@ void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) 
                                     i + 1 < met.size() && met[i + 1] ? met[i + 1]->fx / root
                                                                      : judged.to};
         if (const auto level = excess(view.result, lower, upper, plateaus, met[i]->fx)) {
-            all.put(scope, "align.tweeter_excess_db", *level);
+            all.put(scope, fact::align::tweeter_excess_db, *level);
         }
     }
 }
@@ -451,16 +462,16 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
     const job::Cabinet& cabinet = view.cabinet;
     const std::size_t scope = all.add({.cabinet = cabinet.id});
     all.put(scope,
-            "box.largest_m",
+            fact::box::largest_m,
             std::max({cabinet.width, cabinet.height, cabinet.depth.value_or(0.0)}));
     if (cabinet.nominal) {
-        all.put(scope, "net.nominal_ohm", *cabinet.nominal);
+        all.put(scope, fact::net::nominal_ohm, *cabinet.nominal);
     }
     if (view.result.leastImpedance) {
-        all.put(scope, "net.Zmin_ohm", view.result.leastImpedance->ohms);
+        all.put(scope, fact::net::Zmin_ohm, view.result.leastImpedance->ohms);
     }
     if (view.result.leastEpdr) {
-        all.put(scope, "net.epdr_min_ohm", view.result.leastEpdr->ohms);
+        all.put(scope, fact::net::epdr_min_ohm, view.result.leastEpdr->ohms);
     }
     if (!view.result.sum.empty() && view.result.ways.size() > 1) {
         const bool common =
@@ -469,8 +480,8 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
                     view.job, *job::findDriver(view.job, way.driver), job::TakeKind::response);
                 return take->curve->phase() == curve::Phase::common;
             });
-        all.put(scope, "meas.timing_common", common);
-        all.put(scope, "meas.phase_used", true);
+        all.put(scope, fact::meas::timing_common, common);
+        all.put(scope, fact::meas::phase_used, true);
     }
     const auto ends = network::driverEnds(cabinet.circuit);
     for (const job::Mount& mount : cabinet.mounts) {
@@ -486,7 +497,7 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
         }
         if (const auto least = view.result.unloaded.find(driver.id);
             least != view.result.unloaded.end()) {
-            all.put(inner, "net.Zmin_unloaded_ohm", least->second);
+            all.put(inner, fact::net::Zmin_unloaded_ohm, least->second);
         }
         for (std::size_t way = 0; way < ends.size(); ++way) {
             const network::Section* section = network::waySection(cabinet.circuit, way);
@@ -504,9 +515,7 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
                           .enclosure = e,
                           .result = view.result.box(e.driver),
                           .fx = crossoverAbove(view, e.driver)};
-        for (const auto& [name, fact] : boxFacts(box)) {
-            all.put(inner, name.c_str(), fact);
-        }
+        all.put(inner, boxFacts(box));
     }
     putIntake(all, scope, cabinet);
     putCrossovers(all, scope, view);
@@ -578,17 +587,17 @@ std::optional<bool> takenPolarity(const CabinetView& left, const CabinetView& ri
 
 void putPair(Collector& all, const CabinetView& left, const CabinetView& right) {
     const std::size_t scope = all.add({.cabinet = left.cabinet.id, .other = right.cabinet.id});
-    all.put(scope, "polar.mirrored", left.cabinet.mirrored != right.cabinet.mirrored);
+    all.put(scope, fact::polar::mirrored, left.cabinet.mirrored != right.cabinet.mirrored);
     const bool sums = !left.result.sum.empty() && !right.result.sum.empty();
     if (sums) {
         if (const auto shape = compare(left.result, right.result)) {
-            all.put(scope, "pair.level_difference_db", shape->level);
-            all.put(scope, "pair.shape_max_db", shape->largest);
+            all.put(scope, fact::pair::level_difference_db, shape->level);
+            all.put(scope, fact::pair::shape_max_db, shape->largest);
         }
     }
     const auto taken = takenPolarity(left, right);
     if (const auto same = taken ? taken : sums ? samePolarity(left, right) : std::nullopt) {
-        all.put(scope, "pair.polarity_equal", *same);
+        all.put(scope, fact::pair::polarity_equal, *same);
     }
     if (left.cabinet.mounts.size() != right.cabinet.mounts.size()) {
         return;
@@ -601,8 +610,8 @@ void putPair(Collector& all, const CabinetView& left, const CabinetView& right) 
                                                .driver = left.cabinet.mounts[i].driver,
                                                .other = right.cabinet.mounts[i].driver},
                                               scope);
-            all.put(twins, "pair.fs_left_hz", *l);
-            all.put(twins, "pair.fs_right_hz", *r);
+            all.put(twins, fact::pair::fs_left_hz, *l);
+            all.put(twins, fact::pair::fs_right_hz, *r);
         }
     }
 }

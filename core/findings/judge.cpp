@@ -15,10 +15,10 @@ namespace {
 
 using text::Value;
 
-const Fact* lookUp(const std::vector<Scope>& scopes, std::size_t scope, std::string_view name) {
+const Fact* lookUp(const std::vector<Scope>& scopes, std::size_t scope, const FactKind& kind) {
     for (std::optional<std::size_t> s = scope; s; s = scopes[*s].around) {
-        if (const auto found = scopes[*s].facts.find(name); found != scopes[*s].facts.end()) {
-            return &found->second;
+        if (const Fact* found = scopes[*s].facts.find(kind)) {
+            return found;
         }
     }
     return nullptr;
@@ -28,14 +28,14 @@ const Fact* lookUp(const std::vector<Scope>& scopes, std::size_t scope, std::str
 std::optional<std::vector<Fact>>
 factsFor(const Condition& condition, const std::vector<Scope>& scopes, std::size_t scope) {
     const bool own = std::ranges::any_of(condition.facts(), [&](const FactUse& use) {
-        return scopes[scope].facts.contains(use.name);
+        return scopes[scope].facts.contains(*use.kind);
     });
     if (!own) {
         return std::nullopt;
     }
     std::vector<Fact> values;
     for (const FactUse& use : condition.facts()) {
-        const Fact* fact = lookUp(scopes, scope, use.name);
+        const Fact* fact = lookUp(scopes, scope, *use.kind);
         if (fact == nullptr) {
             return std::nullopt;
         }
@@ -44,30 +44,10 @@ factsFor(const Condition& condition, const std::vector<Scope>& scopes, std::size
     return values;
 }
 
-/// What every rule says of every fact, joined: flags are flags everywhere, and a fact that one
-/// rule divides by must be positive for all.
-const std::vector<FactUse>& knownFacts() {
-    static const std::vector<FactUse> known = [] {
-        std::vector<FactUse> all;
-        for (std::size_t r = 0; r < rules().size(); ++r) {
-            for (const FactUse& use : conditionOf(r).facts()) {
-                const auto found = std::ranges::find(all, use.name, &FactUse::name);
-                if (found == all.end()) {
-                    all.push_back(use);
-                } else {
-                    found->mustBePositive = found->mustBePositive || use.mustBePositive;
-                }
-            }
-        }
-        return all;
-    }();
-    return known;
-}
-
 std::vector<std::string> knownGroups() {
     std::vector<std::string> groups;
-    for (const FactUse& use : knownFacts()) {
-        std::string group = use.name.substr(0, use.name.find('.'));
+    for (const FactUse& use : factUses()) {
+        std::string group(use.kind->group());
         if (std::ranges::find(groups, group) == groups.end()) {
             groups.push_back(std::move(group));
         }
@@ -77,16 +57,16 @@ std::vector<std::string> knownGroups() {
 
 std::vector<std::string> knownKeys(const std::string& group) {
     std::vector<std::string> keys;
-    for (const FactUse& use : knownFacts()) {
-        if (use.name.starts_with(group + ".")) {
-            keys.push_back(use.name.substr(group.size() + 1));
+    for (const FactUse& use : factUses()) {
+        if (use.kind->group() == group) {
+            keys.emplace_back(use.kind->key());
         }
     }
     return keys;
 }
 
 Result<Fact> readFact(const FactUse& use, const Value& value, const std::string& path) {
-    if (use.isFlag) {
+    if (use.flag != nullptr) {
         if (const bool* flag = value.flag()) {
             return Fact{*flag};
         }
@@ -103,7 +83,7 @@ Result<Fact> readFact(const FactUse& use, const Value& value, const std::string&
     if (use.mustBePositive && !(*number > 0.0)) {
         return Error{path, given, "must be above 0"};
     }
-    if (neverNegative(use.name) && !(*number >= 0.0)) {
+    if (use.figure->range == Range::notNegative && !(*number >= 0.0)) {
         return Error{path, given, "must not be negative"};
     }
     return Fact{*number};
@@ -118,15 +98,17 @@ Done readGroup(const std::string& group,
         return Error{path, std::string(text::kindOf(value)) + " given", "must be an object"};
     }
     for (const text::Member& member : *members) {
-        const auto use = std::ranges::find(knownFacts(), group + "." + member.key, &FactUse::name);
+        const auto use = std::ranges::find_if(factUses(), [&](const FactUse& u) {
+            return u.kind->group() == group && u.kind->key() == member.key;
+        });
         const std::string inner = text::join(path, member.key);
-        if (use == knownFacts().end()) {
+        if (use == factUses().end()) {
             return Error{inner,
                          "unknown key",
                          "the nearest known key is " + text::nearest(member.key, knownKeys(group))};
         }
         YF_TRY(fact, readFact(*use, member.value, inner));
-        facts.emplace(use->name, fact);
+        facts.put({use->kind, fact});
     }
     return done();
 }
@@ -137,25 +119,22 @@ Value figureOrNull(const std::optional<double>& figure) {
 
 } // namespace
 
-bool neverNegative(std::string_view fact) {
-    // The longest unit that ends the key decides: Bl_t_m ends in tesla metres, not in metres.
-    static constexpr std::pair<std::string_view, bool> units[] = {{"_m_per_s", true},
-                                                                  {"_m_per_n", false},
-                                                                  {"_t_m", false},
-                                                                  {"_hz", true},
-                                                                  {"_ohm", true},
-                                                                  {"_m", true},
-                                                                  {"_s", true},
-                                                                  {"_w", true},
-                                                                  {"_h", true},
-                                                                  {"_f", true},
-                                                                  {"_a", true},
-                                                                  {"_kg", true},
-                                                                  {"_l", true},
-                                                                  {".hours", true}};
-    const auto* unit =
-        std::ranges::find_if(units, [&](const auto& u) { return fact.ends_with(u.first); });
-    return unit != std::end(units) && unit->second;
+const std::vector<FactUse>& factUses() {
+    static const std::vector<FactUse> known = [] {
+        std::vector<FactUse> all;
+        for (std::size_t r = 0; r < rules().size(); ++r) {
+            for (const FactUse& use : rules()[r].when.facts()) {
+                const auto found = std::ranges::find(all, use.kind, &FactUse::kind);
+                if (found == all.end()) {
+                    all.push_back(use);
+                } else {
+                    found->mustBePositive = found->mustBePositive || use.mustBePositive;
+                }
+            }
+        }
+        return all;
+    }();
+    return known;
 }
 
 Judgement judge(const std::vector<Scope>& scopes, const Limits& limits) {
@@ -163,11 +142,9 @@ Judgement judge(const std::vector<Scope>& scopes, const Limits& limits) {
     for (std::size_t r = 0; r < rules().size(); ++r) {
         std::optional<Condition> changed;
         if (const auto limit = limits.find(rules()[r].id); limit != limits.end()) {
-            auto read = Condition::parse(rules()[r].trigger, limit->second);
-            YF_EXPECT(read.ok());
-            changed = std::move(*read);
+            changed = rules()[r].when.withLimit(limit->second);
         }
-        const Condition& condition = changed ? *changed : conditionOf(r);
+        const Condition& condition = changed ? *changed : rules()[r].when;
         bool checked = false;
         for (std::size_t s = 0; s < scopes.size(); ++s) {
             const auto values = factsFor(condition, scopes, s);
@@ -182,7 +159,7 @@ Judgement judge(const std::vector<Scope>& scopes, const Limits& limits) {
                                 .figure = outcome.figure,
                                 .threshold = outcome.threshold};
                 for (std::size_t i = 0; i < values->size(); ++i) {
-                    finding.facts.emplace(condition.facts()[i].name, (*values)[i]);
+                    finding.facts.put({condition.facts()[i].kind, (*values)[i]});
                 }
                 judgement.findings.push_back(std::move(finding));
             }
@@ -197,12 +174,12 @@ Judgement judge(const std::vector<Scope>& scopes, const Limits& limits) {
     return judgement;
 }
 
-std::vector<std::string> missingFacts(std::size_t rule, const std::vector<Scope>& scopes) {
-    std::vector<std::string> missing;
-    for (const FactUse& use : conditionOf(rule).facts()) {
+std::vector<const FactKind*> missingFacts(std::size_t rule, const std::vector<Scope>& scopes) {
+    std::vector<const FactKind*> missing;
+    for (const FactUse& use : rules()[rule].when.facts()) {
         if (std::ranges::none_of(
-                scopes, [&](const Scope& scope) { return scope.facts.contains(use.name); })) {
-            missing.push_back(use.name);
+                scopes, [&](const Scope& scope) { return scope.facts.contains(*use.kind); })) {
+            missing.push_back(use.kind);
         }
     }
     return missing;
@@ -245,15 +222,15 @@ Result<FindingsRequest> FindingsRequest::read(const Value& value, const std::str
 
 Value FindingsRequest::describe() {
     Value::List keys;
-    for (const FactUse& use : knownFacts()) {
-        const std::size_t dot = use.name.find('.');
-        Value::Object about{{"group", use.name.substr(0, dot)},
-                            {"key", use.name.substr(dot + 1)},
-                            {"kind", use.isFlag ? "true or false" : "number"},
+    for (const FactUse& use : factUses()) {
+        Value::Object about{{"group", use.kind->group()},
+                            {"key", use.kind->key()},
+                            {"kind", use.flag != nullptr ? "true or false" : "number"},
                             {"required", false}};
-        if (!use.isFlag) {
+        if (use.figure != nullptr) {
             about.push_back({"above_zero", use.mustBePositive});
-            about.push_back({"never_negative", use.mustBePositive || neverNegative(use.name)});
+            about.push_back(
+                {"never_negative", use.mustBePositive || use.figure->range == Range::notNegative});
         }
         keys.emplace_back(std::move(about));
     }

@@ -1,7 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/findings/expression.h"
 #include "core/findings/rules.h"
 #include "core/text/value.h"
 
@@ -11,9 +10,6 @@
 
 /// The application's judgement: facts in, findings out.
 namespace yf::findings {
-
-/// Facts by "group.key".
-using Facts = std::map<std::string, Fact, std::less<>>;
 
 /// What facts are about; empty where they are about more than that. All are ids of a job.
 struct Subject {
@@ -62,11 +58,12 @@ struct Judgement {
 [[nodiscard]] Judgement judge(const std::vector<Scope>& scopes, const Limits& limits = {});
 
 /// A rule's facts that no scope knows: what would have to be measured to check it.
-[[nodiscard]] std::vector<std::string> missingFacts(std::size_t rule,
-                                                    const std::vector<Scope>& scopes);
+[[nodiscard]] std::vector<const FactKind*> missingFacts(std::size_t rule,
+                                                        const std::vector<Scope>& scopes);
 
-/// Units that cannot be below zero: Hz, Ω, m, s, W, H, F, A, kg, litre, m/s, hours.
-[[nodiscard]] bool neverNegative(std::string_view fact);
+/// Every fact that a rule names, with what all rules together say of it: one that some rule
+/// divides by must be positive for all. In the order of the rules.
+[[nodiscard]] const std::vector<FactUse>& factUses();
 
 /// Input of `speaker findings`: {"facts": {group: {key: value}}}.
 struct FindingsRequest {

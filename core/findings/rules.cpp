@@ -1,10 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/findings/rules.h"
 
+#include "core/findings/known_facts.h"
+#include "core/speaker/lobes.h"
 #include "core/text/words.h"
 
 #include <algorithm>
-#include <vector>
 
 namespace yf::findings {
 
@@ -19,28 +20,14 @@ constexpr auto fault = Severity::fault;
 constexpr auto caution = Severity::caution;
 constexpr auto hint = Severity::hint;
 
-using enum FigureUnit::Style;
-
-constexpr FigureUnit none{};
-constexpr FigureUnit shareLessOne{"%", share};
-constexpr FigureUnit octaves{"octaves", twoDigits};
-constexpr FigureUnit degrees{"°", plain};
-constexpr FigureUnit percent{"%", plain};
-constexpr FigureUnit decibels{"dB", plain};
-constexpr FigureUnit metresPerSecond{"m/s", plain};
-constexpr FigureUnit hertz{"Hz", engineering};
-constexpr FigureUnit ohms{"Ω", engineering};
-constexpr FigureUnit metres{"m", engineering};
-constexpr FigureUnit amperes{"A", engineering};
-constexpr FigureUnit volts{"V", engineering};
-constexpr FigureUnit watts{"W", engineering};
+using namespace fact;
 
 // docs/theory/speaker.md, "Findings". Sources that are given from memory say so there.
-constexpr Rule table[] = {
+const Rule table[] = {
     {"bench.open",
      fault,
      YF_WORDS("core", "The coil is open"),
-     "bench.Re_ohm > 1000",
+     bench::Re_ohm > 1000,
      YF_WORDS("core",
               "No direct current flows: the coil, a lead-in wire or a joint is interrupted."),
      YF_WORDS("core", "Follow the wire with the probe from lug to coil before giving the coil up."),
@@ -50,7 +37,7 @@ constexpr Rule table[] = {
     {"bench.short",
      stop,
      YF_WORDS("core", "The coil is shorted"),
-     "bench.Re_ohm < 0.4 * bench.nominal_ohm",
+     bench::Re_ohm < 0.4 * bench::nominal_ohm,
      YF_WORDS("core",
               "A coil of this rating is never that low; an amplifier may be destroyed by it."),
      YF_WORDS("core", "Leave it disconnected; take the lead resistance off and read once more."),
@@ -60,7 +47,7 @@ constexpr Rule table[] = {
     {"bench.re_nominal",
      caution,
      YF_WORDS("core", "DC resistance does not fit the label"),
-     "abs(bench.Re_ohm / bench.nominal_ohm - 0.78) > 0.17",
+     abs(bench::Re_ohm / bench::nominal_ohm - 0.78) > 0.17,
      YF_WORDS("core", "DC resistance usually lies between 0.61 and 0.95 of the nominal impedance."),
      YF_WORDS("core", "Make sure that this driver is the one its label names."),
      R,
@@ -69,7 +56,7 @@ constexpr Rule table[] = {
     {"bench.re_drift",
      caution,
      YF_WORDS("core", "DC resistance has changed"),
-     "abs(bench.Re_ohm / bench.Re_expected_ohm - 1) > 0.08",
+     abs(bench::Re_ohm / bench::Re_expected_ohm - 1) > 0.08,
      YF_WORDS("core",
               "Warm copper alone would have to be 20 K warmer or colder to explain it "
               "(0.39 % per kelvin)."),
@@ -80,7 +67,7 @@ constexpr Rule table[] = {
     {"bench.shorted_turns",
      fault,
      YF_WORDS("core", "Turns of the coil are shorted"),
-     "bench.Qms / bench.Qms_expected < 0.5 and bench.Le_h / bench.Le_expected_h < 0.8",
+     bench::Qms / bench::Qms_expected < 0.5 && bench::Le_h / bench::Le_expected_h < 0.8,
      YF_WORDS("core",
               "A closed turn brakes the cone and screens the coil: Qms and Le drop together, "
               "the DC resistance hardly."),
@@ -91,7 +78,7 @@ constexpr Rule table[] = {
     {"bench.shorted_likely",
      stop,
      YF_WORDS("core", "Turns are shorted, the checks say"),
-     "bench.p_shorted_turns >= 0.9",
+     bench::p_shorted_turns >= 0.9,
      YF_WORDS("core",
               "Together the checks leave hardly anything else; the evidence table is judgement, "
               "not statistics."),
@@ -103,7 +90,7 @@ constexpr Rule table[] = {
     {"bench.rub",
      caution,
      YF_WORDS("core", "Something rubs or rattles"),
-     "bench.high_harmonics_db > -50",
+     bench::high_harmonics_db > -50,
      YF_WORDS("core",
               "Harmonics 10 to 20 of a tone at resonance are made by rubbing, by something loose "
               "or by a leak; the ear hears them."),
@@ -114,7 +101,7 @@ constexpr Rule table[] = {
     {"bench.suspension",
      caution,
      YF_WORDS("core", "The suspension has changed"),
-     "abs(log2(bench.fs_hz / bench.fs_expected_hz)) > 0.3",
+     abs(log2(bench::fs_hz / bench::fs_expected_hz)) > 0.3,
      YF_WORDS("core",
               "Resonance 23 % too high or 19 % too low: the suspension has hardened, gone soft or "
               "is not the right one."),
@@ -125,7 +112,7 @@ constexpr Rule table[] = {
     {"bench.no_peak",
      fault,
      YF_WORDS("core", "No resonance to be seen"),
-     "bench.Zpeak_ohm / bench.Re_ohm < 1.3",
+     bench::Zpeak_ohm / bench::Re_ohm < 1.3,
      YF_WORDS("core",
               "The impedance shows no resonance: the cone is stuck or off centre, or the magnet "
               "has gone (planar and ribbon drivers excepted)."),
@@ -136,7 +123,7 @@ constexpr Rule table[] = {
     {"bench.battery_stroke",
      caution,
      YF_WORDS("core", "The battery moves the cone too far"),
-     "bench.battery_v * bench.Bl_t_m * bench.Cms_m_per_n / bench.Re_ohm > 0.5 * bench.Xmax_m",
+     bench::battery_v* bench::Bl_t_m* bench::Cms_m_per_n / bench::Re_ohm > 0.5 * bench::Xmax_m,
      YF_WORDS("core", "This battery would push the cone beyond half of its Xmax (Bl·V·Cms/Re)."),
      YF_WORDS("core", "Take a 1.5 V cell, or put a resistor in series."),
      M,
@@ -145,7 +132,7 @@ constexpr Rule table[] = {
     {"bench.battery_power",
      stop,
      YF_WORDS("core", "The battery may burn the coil"),
-     "bench.battery_v ** 2 / bench.Re_ohm > 0.5 * bench.rated_w",
+     pow(bench::battery_v, 2) / bench::Re_ohm > 0.5 * bench::rated_w,
      YF_WORDS("core", "A coil at rest under direct current is not cooled."),
      YF_WORDS("core", "Take a 1.5 V cell for less than a second; for a tweeter through 47 Ω."),
      R,
@@ -154,7 +141,7 @@ constexpr Rule table[] = {
     {"meas.snr",
      caution,
      YF_WORDS("core", "Noise too near the signal"),
-     "meas.snr_db < 20",
+     meas::snr_db < 20,
      YF_WORDS("core", "Noise 20 dB below the signal shifts a level by up to 0.92 dB already."),
      YF_WORDS("core", "Average more repeats, drive it harder, or go nearer."),
      M,
@@ -163,7 +150,7 @@ constexpr Rule table[] = {
     {"meas.clipped",
      stop,
      YF_WORDS("core", "The recording is clipped"),
-     "meas.clipped_samples > 0",
+     meas::clipped_samples > 0,
      YF_WORDS("core",
               "The recording is cut off at full scale; no linear quantity can be had from it."),
      YF_WORDS("core", "Turn the input gain down and record again."),
@@ -173,7 +160,7 @@ constexpr Rule table[] = {
     {"meas.gate_low",
      caution,
      YF_WORDS("core", "Shown lower than the gate allows"),
-     "meas.lowest_hz < 1 / meas.gate_s",
+     meas::lowest_hz < 1 / meas::gate_s,
      YF_WORDS("core", "Below one over the gate's length the curve knows nothing of its own."),
      YF_WORDS("core", "End the curve there; a near-field take can go on below."),
      P,
@@ -182,7 +169,7 @@ constexpr Rule table[] = {
     {"meas.gate_fx",
      caution,
      YF_WORDS("core", "The gate is short for this crossover"),
-     "align.fx_hz < 3 / meas.gate_s",
+     align::fx_hz < 3 / meas::gate_s,
      YF_WORDS("core",
               "The crossover lies less than three resolution steps up, so the phase there is "
               "not reliable."),
@@ -193,7 +180,7 @@ constexpr Rule table[] = {
     {"meas.distance",
      caution,
      YF_WORDS("core", "Measured from too near"),
-     "meas.distance_m < 3 * box.largest_m",
+     meas::distance_m < 3 * box::largest_m,
      YF_WORDS("core",
               "So near, drivers and edges do not yet add up as they will at the seat: three times "
               "the largest dimension is wanted."),
@@ -204,7 +191,7 @@ constexpr Rule table[] = {
     {"meas.repeat",
      caution,
      YF_WORDS("core", "Repeats do not agree"),
-     "meas.repeat_db > 0.5",
+     meas::repeat_db > 0.5,
      YF_WORDS("core",
               "Two runs with nothing touched in between differ, so later differences would "
               "prove nothing."),
@@ -215,7 +202,7 @@ constexpr Rule table[] = {
     {"meas.timing",
      caution,
      YF_WORDS("core", "No common time zero"),
-     "meas.timing_common == false and meas.phase_used == true",
+     meas::timing_common == false && meas::phase_used == true,
      YF_WORDS("core",
               "The phase between drivers is only known if their takes share one clock and one "
               "time zero."),
@@ -228,7 +215,7 @@ constexpr Rule table[] = {
     {"meas.triangle",
      fault,
      YF_WORDS("core", "The sum contradicts its parts"),
-     "meas.triangle_violation_db > 0.5",
+     meas::triangle_violation_db > 0.5,
      YF_WORDS("core",
               "No sum can be louder than its parts in step, nor quieter than their difference."),
      YF_WORDS("core", "A level or a place changed in between: take all three again."),
@@ -238,7 +225,7 @@ constexpr Rule table[] = {
     {"meas.loop_polarity",
      caution,
      YF_WORDS("core", "Polarity of the chain unknown"),
-     "meas.loopback_polarity_known == false",
+     meas::loopback_polarity_known == false,
      YF_WORDS("core",
               "If the microphone or the amplifier inverts, every absolute polarity is wrong."),
      YF_WORDS("core", "Measure one driver whose direction a battery has shown."),
@@ -248,7 +235,7 @@ constexpr Rule table[] = {
     {"driver.fit",
      caution,
      YF_WORDS("core", "The model does not fit"),
-     "driver.fit_rms_pct > 5",
+     driver::fit_rms_pct > 5,
      YF_WORDS("core",
               "The model runs beside the measured curve, so its parameters are not the driver's."),
      YF_WORDS("core", "Measure at lower drive; take the model with a lossy inductance."),
@@ -258,7 +245,7 @@ constexpr Rule table[] = {
     {"driver.added_mass",
      caution,
      YF_WORDS("core", "The test mass does not suit"),
-     "abs(driver.mass_shift_pct - 35) > 15",
+     abs(driver::mass_shift_pct - 35) > 15,
      YF_WORDS("core",
               "A shift of fs below 20 % blows up the error of Vas; above 50 % the suspension is "
               "no longer linear."),
@@ -269,7 +256,7 @@ constexpr Rule table[] = {
     {"driver.eta0",
      caution,
      YF_WORDS("core", "Parameters contradict the level"),
-     "abs(driver.sensitivity_db - driver.sensitivity_from_parameters_db) > 2",
+     abs(driver::sensitivity_db - driver::sensitivity_from_parameters_db) > 2,
      YF_WORDS("core",
               "The level measured and the level that the parameters give do not belong together."),
      YF_WORDS("core", "Go over Sd, Vas, the microphone's level, and half or full space."),
@@ -279,7 +266,7 @@ constexpr Rule table[] = {
     {"driver.breakup",
      caution,
      YF_WORDS("core", "Break-up is still to be heard"),
-     "driver.breakup_hz < 2.5 * align.fx_hz and driver.breakup_after_filter_db > -20",
+     driver::breakup_hz<2.5 * align::fx_hz && driver::breakup_after_filter_db> - 20,
      YF_WORDS("core",
               "The cone's break-up is less than 20 dB down behind the filter and can be heard."),
      YF_WORDS("core", "Cross over lower or steeper, or put a notch on it."),
@@ -289,7 +276,7 @@ constexpr Rule table[] = {
     {"driver.tweeter_low",
      caution,
      YF_WORDS("core", "Crossed over near the tweeter's resonance"),
-     "align.fx_hz < 2 * driver.tweeter_fs_hz",
+     align::fx_hz < 2 * driver::tweeter_fs_hz,
      YF_WORDS("core",
               "Within an octave of its resonance a tweeter adds phase, travel and distortion of "
               "its own."),
@@ -300,7 +287,7 @@ constexpr Rule table[] = {
     {"driver.schools",
      hint,
      YF_WORDS("core", "Closed or vented: the rules disagree"),
-     "driver.Qts > 0.5 and driver.fs_hz / driver.Qes > 100",
+     driver::Qts > 0.5 && driver::fs_hz / driver::Qes > 100,
      YF_WORDS("core", "Qts speaks for a closed box, fs/Qes for a vented one."),
      YF_WORDS("core", "Compute both; compare cone travel and f3."),
      R,
@@ -309,7 +296,7 @@ constexpr Rule table[] = {
     {"box.qtc_high",
      caution,
      YF_WORDS("core", "The bass rings"),
-     "box.Qtc > 1.0",
+     box::Qtc > 1.0,
      YF_WORDS("core", "From Qtc 1 on the bass peaks by 1.25 dB or more and lingers."),
      YF_WORDS("core", "Give it more volume, more filling, or another driver."),
      M,
@@ -318,7 +305,7 @@ constexpr Rule table[] = {
     {"box.leak",
      fault,
      YF_WORDS("core", "The box leaks"),
-     "box.QL < 5",
+     box::QL < 5,
      YF_WORDS("core", "A tight box has QL 7 to 15; less tells of air escaping."),
      YF_WORDS("core", "Look at gasket, terminal plate, dust cap and surround."),
      R,
@@ -327,7 +314,7 @@ constexpr Rule table[] = {
     {"box.fb",
      caution,
      YF_WORDS("core", "Tuning off its design"),
-     "abs(box.fb_hz / box.fb_design_hz - 1) > 0.1",
+     abs(box::fb_hz / box::fb_design_hz - 1) > 0.1,
      YF_WORDS("core", "The box is tuned more than 10 % off its design."),
      YF_WORDS("core", "Shorten or lengthen the port, or correct the net volume."),
      R,
@@ -336,7 +323,7 @@ constexpr Rule table[] = {
     {"box.volume",
      caution,
      YF_WORDS("core", "Volume off its design"),
-     "abs(box.Vb_l / box.Vb_design_l - 1) > 0.1",
+     abs(box::Vb_l / box::Vb_design_l - 1) > 0.1,
      YF_WORDS("core", "The net volume is more than 10 % off its design."),
      YF_WORDS("core", "Add up bracing, port and driver once more."),
      R,
@@ -345,7 +332,7 @@ constexpr Rule table[] = {
     {"box.standing",
      hint,
      YF_WORDS("core", "A standing wave in the woofer's range"),
-     "343.2 / (2 * box.inner_longest_m) < align.fx_hz",
+     343.2 / (2 * box::inner_longest_m) < align::fx_hz,
      YF_WORDS("core", "The cavity's first standing wave falls where the woofer still plays."),
      YF_WORDS("core",
               "Put filling where the air moves fastest; mount the driver away from the end."),
@@ -355,7 +342,7 @@ constexpr Rule table[] = {
     {"box.step",
      hint,
      YF_WORDS("core", "No correction for the baffle's step"),
-     "net.baffle_step_db < 3 and box.free_standing == true",
+     net::baffle_step_db < 3 && box::free_standing == true,
      YF_WORDS("core",
               "Free-standing without a correction of the baffle's step a speaker sounds thin."),
      YF_WORDS("core", "Allow 3 to 6 dB for it in the network, less near a wall."),
@@ -365,7 +352,7 @@ constexpr Rule table[] = {
     {"port.speed",
      caution,
      YF_WORDS("core", "Air too fast in the port"),
-     "port.speed_m_per_s > 17",
+     port::speed_m_per_s > 17,
      YF_WORDS("core", "Beyond a twentieth of the speed of sound a port is heard and compresses."),
      YF_WORDS("core", "Take a larger area, rounded ends, or a passive radiator."),
      R,
@@ -374,7 +361,7 @@ constexpr Rule table[] = {
     {"port.pipe",
      caution,
      YF_WORDS("core", "The port rings as a pipe"),
-     "343.2 / (2 * port.effective_length_m) < align.fx_hz",
+     343.2 / (2 * port::effective_length_m) < align::fx_hz,
      YF_WORDS("core", "The port rings as a pipe within the woofer's range."),
      YF_WORDS("core", "Make it shorter and wider, let it out at the back, or cross over lower."),
      P,
@@ -383,7 +370,7 @@ constexpr Rule table[] = {
     {"port.fit",
      fault,
      YF_WORDS("core", "The port does not fit"),
-     "port.length_m > box.inner_depth_m - port.diameter_m",
+     port::length_m > box::inner_depth_m - port::diameter_m,
      YF_WORDS("core",
               "The port's inner end needs free air of one diameter, and there is none left."),
      YF_WORDS("core", "Bend it, make it a slot, or take a smaller area and check its air speed."),
@@ -393,7 +380,7 @@ constexpr Rule table[] = {
     {"port.unload",
      caution,
      YF_WORDS("core", "Cone travel below the tuning"),
-     "port.excursion_below_fb_m > driver.Xmax_m",
+     port::excursion_below_fb_m > driver::Xmax_m,
      YF_WORDS("core", "Below the tuning nothing but its own suspension holds the cone."),
      YF_WORDS("core", "Add a high-pass, or tune lower."),
      M,
@@ -402,7 +389,7 @@ constexpr Rule table[] = {
     {"box.blocked",
      fault,
      YF_WORDS("core", "The port does nothing"),
-     "box.port_acts == false",
+     box::port_acts == false,
      YF_WORDS("core",
               "The impedance is that of a sealed box although there is a port: it is blocked, "
               "stuffed or torn off inside."),
@@ -413,7 +400,7 @@ constexpr Rule table[] = {
     {"box.untight",
      fault,
      YF_WORDS("core", "The sealed box is not tight"),
-     "box.leak_suspected == true",
+     box::leak_suspected == true,
      YF_WORDS("core", "Its resonance is damped or shaped as by an opening."),
      YF_WORDS("core", "Feel along gasket, terminals and joints while it plays low."),
      R,
@@ -422,7 +409,7 @@ constexpr Rule table[] = {
     {"box.cube",
      hint,
      YF_WORDS("core", "Two inside dimensions go together"),
-     "abs(log2(box.inner_ratio)) < 0.07",
+     abs(log2(box::inner_ratio)) < 0.07,
      YF_WORDS("core",
               "Two of them are alike or one is twice the other: their standing waves fall "
               "together and add."),
@@ -433,7 +420,7 @@ constexpr Rule table[] = {
     {"box.bracing",
      hint,
      YF_WORDS("core", "Bracing takes much volume"),
-     "box.bracing_pct > 5",
+     box::bracing_pct > 5,
      YF_WORDS("core", "A twentieth less volume lifts the tuning by 2.6 %."),
      YF_WORDS("core", "Fewer or lighter braces, or a longer port to go with them."),
      R,
@@ -442,7 +429,7 @@ constexpr Rule table[] = {
     {"port.behind",
      caution,
      YF_WORDS("core", "The port looks at the driver's back"),
-     "port.behind_driver == true",
+     port::behind_driver == true,
      YF_WORDS("core",
               "Straight behind a driver a port lets out its mids and what rings in the box."),
      YF_WORDS("core", "Move it off the driver's axis, best to half the inside height."),
@@ -452,7 +439,7 @@ constexpr Rule table[] = {
     {"net.zmin",
      fault,
      YF_WORDS("core", "Impedance below what is printed"),
-     "net.Zmin_ohm < 0.8 * net.nominal_ohm",
+     net::Zmin_ohm < 0.8 * net::nominal_ohm,
      YF_WORDS("core",
               "The impedance may not fall below 80 % of what is printed on the speaker "
               "(IEC 60268-5, from memory)."),
@@ -463,7 +450,7 @@ constexpr Rule table[] = {
     {"net.epdr",
      caution,
      YF_WORDS("core", "A hard load for the amplifier"),
-     "net.epdr_min_ohm < 2",
+     net::epdr_min_ohm < 2,
      YF_WORDS("core",
               "With its phase angle the load heats the output devices like a resistor of so few "
               "ohms."),
@@ -474,7 +461,7 @@ constexpr Rule table[] = {
     {"net.cap_value",
      fault,
      YF_WORDS("core", "A capacitor has drifted"),
-     "abs(net.C_f / net.C_nominal_f - 1) > 0.1",
+     abs(net::C_f / net::C_nominal_f - 1) > 0.1,
      YF_WORDS("core",
               "The capacitor is more than 10 % away from what is printed on it: the crossover "
               "has moved."),
@@ -485,7 +472,7 @@ constexpr Rule table[] = {
     {"net.cap_esr",
      caution,
      YF_WORDS("core", "A capacitor is drying out"),
-     "net.cap_esr_ohm > 0.5",
+     net::cap_esr_ohm > 0.5,
      YF_WORDS("core",
               "An electrolytic that dries out gains series resistance and dulls the treble."),
      YF_WORDS("core", "Renew it; to keep the sound, add its old loss as a resistor."),
@@ -495,7 +482,7 @@ constexpr Rule table[] = {
     {"net.coil_loss",
      hint,
      YF_WORDS("core", "A coil takes its share"),
-     "net.coil_dcr_ohm / driver.Re_ohm > 0.1",
+     net::coil_dcr_ohm / driver::Re_ohm > 0.1,
      YF_WORDS("core",
               "The coil's wire takes more than 0.83 dB and raises the box Q in proportion."),
      YF_WORDS("core",
@@ -506,7 +493,7 @@ constexpr Rule table[] = {
     {"net.saturation",
      fault,
      YF_WORDS("core", "A core saturates"),
-     "net.coil_peak_a > net.coil_saturation_a",
+     net::coil_peak_a > net::coil_saturation_a,
      YF_WORDS("core", "On peaks the core saturates and the coil is no more than its wire."),
      YF_WORDS("core", "Take an air coil or a larger core."),
      M,
@@ -515,7 +502,7 @@ constexpr Rule table[] = {
     {"net.cap_voltage",
      caution,
      YF_WORDS("core", "Capacitor near its voltage rating"),
-     "net.cap_peak_v > 0.7 * net.cap_rated_v",
+     net::cap_peak_v > 0.7 * net::cap_rated_v,
      YF_WORDS("core",
               "Near a resonance a capacitor sees more voltage than the speaker's terminals."),
      YF_WORDS("core", "Take a higher voltage rating."),
@@ -525,7 +512,7 @@ constexpr Rule table[] = {
     {"net.resistor",
      caution,
      YF_WORDS("core", "A resistor runs hot"),
-     "net.resistor_w > 0.5 * net.resistor_rated_w",
+     net::resistor_w > 0.5 * net::resistor_rated_w,
      YF_WORDS("core", "At half its rating a resistor shut up in a cabinet is hot already."),
      YF_WORDS("core", "Take twice the rating and mount it in free air."),
      R,
@@ -534,7 +521,7 @@ constexpr Rule table[] = {
     {"net.unloaded",
      stop,
      YF_WORDS("core", "A short circuit without this driver"),
-     "net.Zmin_unloaded_ohm < 2",
+     net::Zmin_unloaded_ohm < 2,
      YF_WORDS("core",
               "With that driver taken off, a coil and a capacitor in series short the amplifier "
               "at their resonance."),
@@ -545,7 +532,7 @@ constexpr Rule table[] = {
     {"net.spread",
      caution,
      YF_WORDS("core", "Parts spread too far for a pair"),
-     "net.spread_db > 1",
+     net::spread_db > 1,
      YF_WORDS("core",
               "The tolerance of the parts alone can make the pair differ by more than 1 dB."),
      YF_WORDS("core", "Measure the parts and match them between the cabinets."),
@@ -555,7 +542,7 @@ constexpr Rule table[] = {
     {"align.reversed",
      fault,
      YF_WORDS("core", "One driver is the wrong way round"),
-     "align.flip_gain_db >= 3",
+     align::flip_gain_db >= 3,
      YF_WORDS("core",
               "Turning one driver over lifts the octave around the crossover by 3 dB or more: "
               "the dip is wiring, not design."),
@@ -566,7 +553,7 @@ constexpr Rule table[] = {
     {"align.wiring",
      fault,
      YF_WORDS("core", "Wired otherwise than drawn"),
-     "align.wired_otherwise == true and align.wiring_change_db > 2",
+     align::wired_otherwise == true && align::wiring_change_db > 2,
      YF_WORDS("core",
               "The cabinet's own measurement is that of this driver the other way round: no other "
               "wiring fits it as well."),
@@ -578,7 +565,7 @@ constexpr Rule table[] = {
     {"align.hole",
      caution,
      YF_WORDS("core", "A hole in the sum"),
-     "align.hole_db >= 6 and align.hole_hz > 150",
+     align::hole_db >= 6 && align::hole_hz > 150,
      YF_WORDS("core",
               "The cabinet's own measurement has a dip that is deep, wide and has shoulders alike: "
               "two ways of like level out of step make such, and so does a gap of the network or "
@@ -592,7 +579,7 @@ constexpr Rule table[] = {
     {"align.null",
      caution,
      YF_WORDS("core", "The reversed notch is shallow"),
-     "align.in_phase_design == true and align.null_depth_db < 20",
+     align::in_phase_design == true && align::null_depth_db < 20,
      YF_WORDS("core",
               "The reversed notch is shallower than 20 dB: up to 11.4° of phase or 1.74 dB of "
               "level are wrong."),
@@ -603,7 +590,7 @@ constexpr Rule table[] = {
     {"align.tracking",
      caution,
      YF_WORDS("core", "Phases do not run together"),
-     "align.in_phase_design == true and align.phase_spread_deg > 45",
+     align::in_phase_design == true && align::phase_spread_deg > 45,
      YF_WORDS("core",
               "The phases meet but do not run together, which leaves dips beside the crossover."),
      YF_WORDS("core", "Change a slope or the depth between the drivers."),
@@ -613,7 +600,7 @@ constexpr Rule table[] = {
     {"align.ambiguous",
      caution,
      YF_WORDS("core", "The delay is ambiguous"),
-     "align.ambiguous == true",
+     align::ambiguous == true,
      YF_WORDS("core", "Two delays explain the measured sum nearly equally well."),
      YF_WORDS("core",
               "Take it again without the network, or with the microphone raised by a known "
@@ -624,7 +611,7 @@ constexpr Rule table[] = {
     {"align.sigma",
      caution,
      YF_WORDS("core", "The delay is not known well enough"),
-     "360 * align.fx_hz * align.delay_sigma_s > 15",
+     360 * align::fx_hz* align::delay_sigma_s > 15,
      YF_WORDS("core", "The delay is not known to 15° at the crossover."),
      YF_WORDS("core", "Widen the overlap, lower the noise, use the reversed sum."),
      R,
@@ -633,7 +620,7 @@ constexpr Rule table[] = {
     {"align.level",
      caution,
      YF_WORDS("core", "Levels on both sides differ"),
-     "abs(align.tweeter_excess_db) > 1",
+     abs(align::tweeter_excess_db) > 1,
      YF_WORDS("core",
               "The level above the crossover differs from the level below by more than 1 dB: "
               "that is heard as a voicing."),
@@ -644,7 +631,7 @@ constexpr Rule table[] = {
     {"align.notch_off",
      hint,
      YF_WORDS("core", "In phase beside the crossover"),
-     "abs(log2(align.notch_hz / align.fx_hz)) > 0.25",
+     abs(log2(align::notch_hz / align::fx_hz)) > 0.25,
      YF_WORDS("core",
               "The drivers are in phase at another frequency than where their levels meet."),
      YF_WORDS("core", "Move the depth between them, or one corner."),
@@ -654,7 +641,7 @@ constexpr Rule table[] = {
     {"align.gd",
      hint,
      YF_WORDS("core", "Group delay can be heard"),
-     "align.group_delay_ratio > 1",
+     align::group_delay_ratio > 1,
      YF_WORDS("core", "The extra group delay is beyond the published threshold of audibility."),
      YF_WORDS("core", "Take a lower order, or cross over higher."),
      P,
@@ -663,7 +650,7 @@ constexpr Rule table[] = {
     {"polar.spacing",
      caution,
      YF_WORDS("core", "Drivers far apart for this crossover"),
-     "polar.spacing_wavelengths > 1.2",
+     polar::spacing_wavelengths > speaker::wideSpacing,
      YF_WORDS("core", "The drivers are so far apart that nulls come within 24.6° of the axis."),
      YF_WORDS("core", "Move them together, or cross over lower."),
      M,
@@ -672,7 +659,7 @@ constexpr Rule table[] = {
     {"polar.null_near",
      caution,
      YF_WORDS("core", "A null near the axis"),
-     "abs(polar.nearest_null_deg) < 15",
+     abs(polar::nearest_null_deg) < 15,
      YF_WORDS("core", "Who stands up or sits down passes through a null."),
      YF_WORDS("core", "Tilt the speaker, or change order or spacing."),
      R,
@@ -681,7 +668,7 @@ constexpr Rule table[] = {
     {"polar.beaming",
      hint,
      YF_WORDS("core", "The lower driver beams"),
-     "polar.ka_at_fx > 2.2",
+     polar::ka_at_fx > 2.2,
      YF_WORDS("core",
               "At the crossover the lower driver is 6 dB down at 90°: it beams before it hands "
               "over."),
@@ -692,7 +679,7 @@ constexpr Rule table[] = {
     {"polar.di_step",
      caution,
      YF_WORDS("core", "Directivity jumps"),
-     "polar.di_step_db > 2",
+     polar::di_step_db > 2,
      YF_WORDS("core",
               "Directivity jumps across the crossover and colours the sound of the room although "
               "the axis is flat."),
@@ -703,7 +690,7 @@ constexpr Rule table[] = {
     {"polar.asymmetry",
      caution,
      YF_WORDS("core", "Sides differ off axis"),
-     "polar.asymmetry_db > 3 and polar.mirrored == false",
+     polar::asymmetry_db > 3 && polar::mirrored == false,
      YF_WORDS("core", "The two sides differ off axis, and the cabinets are not mirror images."),
      YF_WORDS("core", "Build them mirrored, or turn the axis."),
      R,
@@ -712,7 +699,7 @@ constexpr Rule table[] = {
     {"decay.ridge",
      caution,
      YF_WORDS("core", "A resonance that lingers"),
-     "decay.cycles_to_20db > 15",
+     decay::cycles_to_20db > 15,
      YF_WORDS("core",
               "It takes 15 periods to fall by 20 dB: a resonance of Q 20 or so, and audible."),
      YF_WORDS("core",
@@ -724,7 +711,7 @@ constexpr Rule table[] = {
     {"decay.notch",
      hint,
      YF_WORDS("core", "A notch made by the driver"),
-     "decay.notch_q > 5 and decay.notch_moves == false",
+     decay::notch_q > 5 && decay::notch_moves == false,
      YF_WORDS("core",
               "A notch that stays put at every angle is made by the driver, not by diffraction."),
      YF_WORDS("core", "Look at surround and dust cap; do not fill it up electrically."),
@@ -734,7 +721,7 @@ constexpr Rule table[] = {
     {"pair.level",
      caution,
      YF_WORDS("core", "One cabinet is louder"),
-     "abs(pair.level_difference_db) > 0.5",
+     abs(pair::level_difference_db) > 0.5,
      YF_WORDS("core", "The image leans to the louder cabinet."),
      YF_WORDS("core", "Trim the pad of one."),
      R,
@@ -743,7 +730,7 @@ constexpr Rule table[] = {
     {"pair.shape",
      caution,
      YF_WORDS("core", "The pair differs in shape"),
-     "abs(pair.shape_max_db) > 1",
+     abs(pair::shape_max_db) > 1,
      YF_WORDS("core",
               "From 200 Hz to 10 kHz the two of a pair should agree within 1 dB in third octaves."),
      YF_WORDS("core", "Exchange single drivers between the cabinets to find the odd one."),
@@ -753,7 +740,7 @@ constexpr Rule table[] = {
     {"pair.polarity",
      fault,
      YF_WORDS("core", "The pair pushes and pulls"),
-     "pair.polarity_equal == false",
+     pair::polarity_equal == false,
      YF_WORDS("core",
               "One cabinet pushes while the other pulls: bass cancels, the image has no middle."),
      YF_WORDS("core", "Exchange the two wires at one cabinet, not at one driver."),
@@ -763,7 +750,7 @@ constexpr Rule table[] = {
     {"pair.fs",
      caution,
      YF_WORDS("core", "Twins of unequal resonance"),
-     "abs(pair.fs_left_hz / pair.fs_right_hz - 1) > 0.1",
+     abs(pair::fs_left_hz / pair::fs_right_hz - 1) > 0.1,
      YF_WORDS("core",
               "The twins' resonances are more than 10 % apart, so their boxes are tuned "
               "differently."),
@@ -774,7 +761,7 @@ constexpr Rule table[] = {
     {"cost.value",
      hint,
      YF_WORDS("core", "Dearer than the speaker is worth"),
-     "cost.expected > cost.market_value",
+     cost::expected > cost::market_value,
      YF_WORDS("core", "The repair costs more than the speaker would fetch."),
      YF_WORDS("core", "Tell the owner in writing; it may be worth it to them."),
      M,
@@ -783,7 +770,7 @@ constexpr Rule table[] = {
     {"cost.foam",
      hint,
      YF_WORDS("core", "A new edge would do"),
-     "cost.foam_rotten == true and bench.coil_good == true",
+     cost::foam_rotten == true && bench::coil_good == true,
      YF_WORDS("core", "With a sound coil a new edge is the cheapest complete repair."),
      YF_WORDS("core", "Renew the edges of both cabinets with one of the right stiffness."),
      R,
@@ -792,7 +779,7 @@ constexpr Rule table[] = {
     {"cost.odd_driver",
      caution,
      YF_WORDS("core", "A lone substitute will not match"),
-     "abs(cost.sensitivity_difference_db) > 1",
+     abs(cost::sensitivity_difference_db) > 1,
      YF_WORDS("core", "A single substitute would not match its twin."),
      YF_WORDS("core", "Replace the set and tune anew, or find an original."),
      R,
@@ -801,7 +788,7 @@ constexpr Rule table[] = {
     {"intake.bridge",
      caution,
      YF_WORDS("core", "A protector is bridged"),
-     "intake.bridged == true",
+     intake::bridged == true,
      YF_WORDS("core",
               "A bridge is for a test only: behind it nothing saves the driver, or the room from a "
               "fire."),
@@ -812,7 +799,7 @@ constexpr Rule table[] = {
     {"intake.protector",
      caution,
      YF_WORDS("core", "A protector is open"),
-     "intake.protector_open == true",
+     intake::protector_open == true,
      YF_WORDS("core", "What is behind it is silent and may be sound; it opened for a reason."),
      YF_WORDS("core", "Measure the driver behind it, find the cause, then fit the rated part."),
      P,
@@ -821,7 +808,7 @@ constexpr Rule table[] = {
     {"intake.part",
      caution,
      YF_WORDS("core", "A part of the old speaker is bad"),
-     "intake.part_bad == true",
+     intake::part_bad == true,
      YF_WORDS("core", "It was found bad when the speaker came in."),
      YF_WORDS("core", "Clean, mend or replace it, then change its condition in the list."),
      M,
@@ -830,7 +817,7 @@ constexpr Rule table[] = {
     {"safe.dc",
      stop,
      YF_WORDS("core", "Direct voltage from the amplifier"),
-     "abs(safe.amplifier_dc_v) > 0.1",
+     abs(safe::amplifier_dc_v) > 0.1,
      YF_WORDS("core", "Direct voltage pushes coils out of place and heats them."),
      YF_WORDS("core", "Have the amplifier repaired before anything is connected."),
      R,
@@ -839,7 +826,7 @@ constexpr Rule table[] = {
     {"safe.ground",
      stop,
      YF_WORDS("core", "The probe would short the amplifier"),
-     "safe.amplifier_bridged == true and safe.probe_grounded == true",
+     safe::amplifier_bridged == true && safe::probe_grounded == true,
      YF_WORDS("core", "The earthed side of the probe shorts one half of a bridged amplifier."),
      YF_WORDS("core", "Use a differential probe, or an amplifier that is not bridged."),
      P,
@@ -848,7 +835,7 @@ constexpr Rule table[] = {
     {"safe.exposure",
      stop,
      YF_WORDS("core", "Enough noise for today"),
-     "safe.hours / 8 * 2 ** ((safe.level_dba - 85) / 3) > 1",
+     safe::hours / 8 * pow(2, (safe::level_dba - 85) / 3) > 1,
      YF_WORDS("core",
               "The day's dose of noise is used up (85 dB(A) for 8 h, half the time for each 3 dB; "
               "from memory)."),
@@ -859,8 +846,8 @@ constexpr Rule table[] = {
     {"safe.sweep",
      stop,
      YF_WORDS("core", "A sweep that would kill the tweeter"),
-     "safe.tweeter_direct == true and safe.drive_v > 1 and safe.sweep_low_hz < "
-     "driver.tweeter_fs_hz",
+     safe::tweeter_direct == true && safe::drive_v > 1 &&
+         safe::sweep_low_hz < driver::tweeter_fs_hz,
      YF_WORDS("core",
               "Swept below its resonance without a capacitor, a tweeter tears its lead-ins."),
      YF_WORDS("core", "Begin the sweep above fs, or put a capacitor in series."),
@@ -870,7 +857,7 @@ constexpr Rule table[] = {
     {"safe.beryllium",
      stop,
      YF_WORDS("core", "Poisonous dust"),
-     "safe.diaphragm_beryllium == true and safe.diaphragm_broken == true",
+     safe::diaphragm_beryllium == true && safe::diaphragm_broken == true,
      YF_WORDS("core", "The dust of a broken beryllium diaphragm is poisonous."),
      YF_WORDS("core", "Do not touch, do not vacuum; seal it and give it to a specialist."),
      P,
@@ -879,7 +866,7 @@ constexpr Rule table[] = {
     {"safe.clip",
      caution,
      YF_WORDS("core", "The amplifier will clip"),
-     "safe.amplifier_needed_w > safe.amplifier_w",
+     safe::amplifier_needed_w > safe::amplifier_w,
      YF_WORDS("core",
               "The level wanted drives the amplifier into clipping, and the tweeter takes the "
               "average power."),
@@ -895,17 +882,9 @@ std::span<const Rule> rules() {
     return table;
 }
 
-const Condition& conditionOf(std::size_t rule) {
-    static const std::vector<Condition> conditions = [] {
-        std::vector<Condition> read;
-        for (const Rule& r : table) {
-            auto condition = Condition::parse(r.trigger);
-            YF_EXPECT(condition.ok());
-            read.push_back(std::move(*condition));
-        }
-        return read;
-    }();
-    return conditions.at(rule);
+bool toldByJob(const Rule& rule) {
+    return std::ranges::all_of(rule.when.facts(),
+                               [](const FactUse& use) { return use.kind->origin == Origin::job; });
 }
 
 std::optional<std::size_t> findRule(std::string_view id) {

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/findings/expression.h"
+#include "core/findings/condition.h"
 
 #include <span>
 #include <string_view>
@@ -18,20 +18,6 @@ enum class Severity {
 /// What a rule rests on; always shown, so that nobody takes a rule of thumb for a law.
 enum class Basis { standard, published, physics, ruleOfThumb };
 
-/// How a rule's figure and its limit are written.
-struct FigureUnit {
-    enum class Style {
-        plain,       ///< three digits and the unit
-        engineering, ///< with a prefix: 6.8 µF
-        twoDigits,
-        share ///< of one: 100 times the figure, two digits
-    };
-    std::string_view name;
-    Style style{};
-
-    bool operator==(const FigureUnit&) const = default;
-};
-
 /// Where the eye is led to see what a rule found.
 enum class Leads { intake, check, polarity, measurement, box, load, response, align };
 
@@ -39,7 +25,7 @@ struct Rule {
     std::string_view id;
     Severity severity{};
     std::string_view what; ///< a headline
-    std::string_view trigger;
+    Condition when;
     std::string_view reason; ///< why it matters
     std::string_view next;   ///< what to do
     Basis basis{};
@@ -50,8 +36,9 @@ struct Rule {
 /// The whole table, in its own order.
 [[nodiscard]] std::span<const Rule> rules();
 
-/// The trigger of a rule as read once.
-[[nodiscard]] const Condition& conditionOf(std::size_t rule);
+/// Whether a job can tell all its facts; one that it cannot is only checked where they are given
+/// by hand (`speaker findings`).
+[[nodiscard]] bool toldByJob(const Rule& rule);
 
 /// Index of the rule of that id, or nothing.
 [[nodiscard]] std::optional<std::size_t> findRule(std::string_view id);

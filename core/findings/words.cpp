@@ -4,7 +4,6 @@
 #include "core/edit/intake.h"
 #include "core/edit/network.h"
 #include "core/evaluation/level_way.h"
-#include "core/findings/expression.h"
 #include "core/findings/judge.h"
 #include "core/findings/rules.h"
 #include "core/speaker/crossover.h"
@@ -16,67 +15,24 @@ namespace yf::findings {
 
 namespace {
 
-/// How a unit of a key is shown.
-struct Shown {
-    std::string_view suffix;
-    std::string_view unit;
-    bool engineering;
-};
-
-constexpr Shown units[] = {{"_m_per_s", "m/s", false},
-                           {"_t_m", "T·m", false},
-                           {"_m_per_n", "m/N", true},
-                           {"_ohm", "Ω", true},
-                           {"_hz", "Hz", true},
-                           {"_deg", "°", false},
-                           {"_pct", "%", false},
-                           {"_dba", "dB(A)", false},
-                           {"_db", "dB", false},
-                           {"_kg", "kg", true},
-                           {"_m", "m", true},
-                           {"_s", "s", true},
-                           {"_f", "F", true},
-                           {"_h", "H", true},
-                           {"_v", "V", true},
-                           {"_w", "W", true},
-                           {"_a", "A", true},
-                           {"_l", "l", false}};
-
-const Shown* unitOf(std::string_view fact) {
-    const auto* found =
-        std::ranges::find_if(units, [&](const Shown& u) { return fact.ends_with(u.suffix); });
-    return found == std::end(units) ? nullptr : found;
-}
-
-std::string inUnit(double value, const Shown* unit) {
+/// A figure as its unit is written.
+std::string sizeText(const FigureUnit& unit, double value) {
     if (!std::isfinite(value)) {
         return "beyond all bounds";
     }
-    if (unit == nullptr) {
-        return text::printSignificant(value, 3);
-    }
-    if (unit->engineering) {
-        return text::printEngineering(value, unit->unit);
-    }
-    const std::string_view space = unit->unit == "°" ? std::string_view{} : text::thinSpace;
-    return text::printSignificant(value, 3) + std::string(space) + std::string(unit->unit);
-}
-
-/// A figure as its rule writes it.
-std::string sizeText(const FigureUnit& unit, double value) {
-    using enum FigureUnit::Style;
-    const std::string space(text::thinSpace);
+    const std::string space(unit.name == "°" ? std::string_view{} : text::thinSpace);
+    const std::string name = unit.name.empty() ? std::string{} : space + std::string(unit.name);
     switch (unit.style) {
-    case share:
-        return text::printSignificant(100.0 * value, 2) + space + std::string(unit.name);
-    case twoDigits:
-        return text::printSignificant(value, 2) + space + std::string(unit.name);
-    case plain:
-    case engineering:
+    case FigureUnit::Style::share:
+        return text::printSignificant(100.0 * value, 2) + name;
+    case FigureUnit::Style::twoDigits:
+        return text::printSignificant(value, 2) + name;
+    case FigureUnit::Style::engineering:
+        return text::printEngineering(value, unit.name);
+    case FigureUnit::Style::plain:
         break;
     }
-    const Shown shown{"", unit.name, unit.style == engineering};
-    return inUnit(value, unit.name.empty() ? nullptr : &shown);
+    return text::printSignificant(value, 3) + name;
 }
 
 std::string driverName(const job::Job& job, const std::string& id) {
@@ -185,11 +141,13 @@ std::string figureText(const Finding& finding) {
     return sizeText(unit, *finding.figure) + ", limit " + sizeText(unit, *finding.threshold);
 }
 
-std::string factText(const std::string& name, const Fact& fact) {
-    if (const bool* flag = std::get_if<bool>(&fact)) {
+std::string factText(const Facts::Entry& fact) {
+    const std::string name(fact.kind->name);
+    if (const bool* flag = std::get_if<bool>(&fact.value)) {
         return name + (*flag ? ": yes" : ": no");
     }
-    return name + " " + inUnit(std::get<double>(fact), unitOf(name));
+    return name + " " +
+           sizeText(static_cast<const Figure*>(fact.kind)->unit, std::get<double>(fact.value));
 }
 
 namespace {

@@ -3,7 +3,6 @@
 
 #include "core/edit/parts.h"
 #include "core/evaluation/evaluate.h"
-#include "core/findings/expression.h"
 #include "core/findings/judge.h"
 
 #include <optional>
@@ -16,7 +15,7 @@ namespace yf::findings {
 [[nodiscard]] std::string figureText(const Finding& finding);
 
 /// "net.C_f 9.4 µF": a fact with its unit.
-[[nodiscard]] std::string factText(const std::string& name, const Fact& fact);
+[[nodiscard]] std::string factText(const Facts::Entry& fact);
 
 /// "Left · Teasel 26 and Sorrel 130", "Right · C3", "Left and Right".
 [[nodiscard]] std::string subjectText(const job::Job& job, const Subject& subject);

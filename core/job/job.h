@@ -11,6 +11,7 @@
 #include "core/job/recorded.h"
 #include "core/network/circuit/circuit.h"
 #include "core/network/parts/stock.h"
+#include "core/quantity/kinds.h"
 #include "core/quantity/level.h"
 #include "core/quantity/quantities.h"
 #include "core/signal/deconvolve.h"
@@ -26,6 +27,12 @@ namespace yf::job {
 
 /// Which band a driver works in; also decides its colour and line pattern.
 enum class Band { sub, low, mid, high, top };
+
+[[nodiscard]] constexpr quantity::DriverRole roleOf(Band band) {
+    return band <= Band::low   ? quantity::DriverRole::woofer
+           : band == Band::mid ? quantity::DriverRole::midrange
+                               : quantity::DriverRole::tweeter;
+}
 
 enum class Condition { notChecked, sound, suspect, dead };
 

@@ -4,6 +4,7 @@
 #include "core/driver/jig.h"
 #include "core/measure/calibration.h"
 #include "core/measure/polar.h"
+#include "core/quantity/kinds.h"
 #include "core/quantity/quantities.h"
 #include "core/signal/sweep.h"
 
@@ -25,7 +26,7 @@ struct Recorded {
     std::string driver; ///< which one spoke; empty: the whole cabinet
     std::string also;   ///< another driver that spoke at once; empty: none
     MicPlace place{};
-    measure::Plane plane{};
+    quantity::Plane plane{};
     double angle{};        ///< degrees
     std::string condition; ///< "as received", "after new capacitors"
     std::string device;
@@ -55,7 +56,7 @@ struct Recorded {
         field(self.also, q::Word{"also", "another driver that spoke at once", ""});
         field(self.place,
               q::Choice<3>{"place", {"far", "near-cone", "near-port"}, "of the microphone", 0});
-        field(self.plane, q::Choice<2>{"plane", {"horizontal", "vertical"}, "of the angle", 0});
+        field(self.plane, q::plane.orElse(0));
         field(self.angle,
               q::Quantity{"θ", "angle_deg", 1.0, "°", -180.0, 180.0, "off the axis"}.orElse(0.0));
         field(self.condition, q::Word{"condition", "of the speaker", ""});

@@ -3,6 +3,7 @@
 
 #include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
+#include "core/quantity/level.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -186,6 +187,21 @@ std::optional<Comparison> compareCurves(const curve::Curve& a,
         return std::nullopt;
     }
     return compared(a, b, {.range = range, .normalise = normalise, .normaliseWithin = range});
+}
+
+double midLevel(const curve::Curve& curve) {
+    constexpr curve::Range middle{300.0, 3000.0};
+    constexpr double least = 1e-12; // of nothing there is no level
+    double sum = 0.0;
+    int count = 0;
+    for (std::size_t k = 0; k < curve.size(); ++k) {
+        const double f = curve.frequencies()[k];
+        if (middle.holds(f) && curve.trusted().holds(f)) {
+            sum += quantity::decibels(std::max(std::abs(curve.values()[k]), least));
+            ++count;
+        }
+    }
+    return count > 0 ? sum / count : 0.0;
 }
 
 } // namespace yf::measure

@@ -83,4 +83,8 @@ struct Comparison {
                                                       curve::Range range,
                                                       Normalise normalise);
 
+/// Mean level from 300 Hz to 3 kHz where the curve is trusted, dB: what curves of unlike level are
+/// brought together by. 0 where nothing of it lies there.
+[[nodiscard]] double midLevel(const curve::Curve& curve);
+
 } // namespace yf::measure

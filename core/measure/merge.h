@@ -79,7 +79,7 @@ struct Merged {
     double splice{};
     double nearGain{};     ///< dB, applied to the corrected near sum
     double computedGain{}; ///< dB, a/(2r)
-    double mismatch{};     ///< dB, overlap over computed
+    double mismatch{};     ///< dB, overlap over computed; see muchMismatch
     double nearDelay{};    ///< s
     double nearLimit{};    ///< Hz, c/(2πa)
     std::vector<std::string> warnings;
@@ -114,6 +114,10 @@ struct Merged {
 /// raised cosine in ln f; the mismatch between measured and computed level is told, not hidden.
 /// Errors: splice_hz outside the overlap; port without phases or area; baffle without its size.
 [[nodiscard]] Result<Merged> merge(const MergeRequest& request);
+
+/// Beyond this a distance, an area, the front or a gain is not what it is said to be (rule of
+/// thumb). dB
+inline constexpr double muchMismatch = 1.0;
 
 /// D(f) = 1 − ½·mean over θ of e^(−jkρ(θ)), ρ the way from the driver's centre to the edge: 0.5 at
 /// low frequency (full space), 1 with ripple above. x, y from the lower left corner.

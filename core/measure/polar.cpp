@@ -28,7 +28,7 @@ public:
         }
     }
 
-    void put(Plane plane, double angle, const std::vector<double>& levels) {
+    void put(quantity::Plane plane, double angle, const std::vector<double>& levels) {
         if (angle == -180.0) {
             angle = 180.0;
         }
@@ -59,7 +59,8 @@ public:
     }
 
     /// Levels at an angle: measured, or between neighbours at most 30° apart.
-    [[nodiscard]] std::optional<std::vector<double>> levels(Plane plane, double angle) const {
+    [[nodiscard]] std::optional<std::vector<double>> levels(quantity::Plane plane,
+                                                            double angle) const {
         const auto& map = planes_[at(plane)];
         if (const auto exact = map.find(angle); exact != map.end()) {
             return exact->second;
@@ -88,16 +89,16 @@ public:
         return result;
     }
 
-    [[nodiscard]] bool measured(Plane plane, double angle) const {
+    [[nodiscard]] bool measured(quantity::Plane plane, double angle) const {
         return planes_[at(plane)].contains(angle);
     }
 
-    [[nodiscard]] const std::map<double, std::vector<double>>& of(Plane plane) const {
+    [[nodiscard]] const std::map<double, std::vector<double>>& of(quantity::Plane plane) const {
         return planes_[at(plane)];
     }
 
 private:
-    static std::size_t at(Plane plane) { return static_cast<std::size_t>(plane); }
+    static std::size_t at(quantity::Plane plane) { return static_cast<std::size_t>(plane); }
 
     std::size_t count_;
     std::array<std::map<double, std::vector<double>>, 2> planes_;
@@ -106,7 +107,7 @@ private:
 using Levels = std::vector<double>;
 
 struct Place {
-    Plane plane;
+    quantity::Plane plane;
     double angle;
     double weight{1.0};
 };
@@ -132,7 +133,7 @@ meanOf(const PolarSet& set, const std::vector<Place>& places, std::size_t count)
     return sum;
 }
 
-std::vector<Place> list(Plane plane, std::initializer_list<double> angles) {
+std::vector<Place> list(quantity::Plane plane, std::initializer_list<double> angles) {
     std::vector<Place> places;
     for (const double angle : angles) {
         places.push_back({plane, angle});
@@ -140,7 +141,7 @@ std::vector<Place> list(Plane plane, std::initializer_list<double> angles) {
     return places;
 }
 
-std::vector<Place> bothSides(Plane plane, double from, double to) {
+std::vector<Place> bothSides(quantity::Plane plane, double from, double to) {
     std::vector<Place> places;
     for (double angle = from; angle <= to; angle += 10.0) {
         places.push_back({plane, angle});
@@ -167,11 +168,11 @@ std::optional<Levels> energyMean(const std::vector<std::pair<const Levels*, doub
 }
 
 std::optional<Levels> earlyReflectionsOf(const PolarSet& set, std::size_t count) {
-    const std::array groups{meanOf(set, list(Plane::vertical, {-20, -30, -40}), count),
-                            meanOf(set, list(Plane::vertical, {40, 50, 60}), count),
-                            meanOf(set, bothSides(Plane::horizontal, 0, 30), count),
-                            meanOf(set, bothSides(Plane::horizontal, 40, 80), count),
-                            meanOf(set, bothSides(Plane::horizontal, 90, 180), count)};
+    const std::array groups{meanOf(set, list(quantity::Plane::vertical, {-20, -30, -40}), count),
+                            meanOf(set, list(quantity::Plane::vertical, {40, 50, 60}), count),
+                            meanOf(set, bothSides(quantity::Plane::horizontal, 0, 30), count),
+                            meanOf(set, bothSides(quantity::Plane::horizontal, 40, 80), count),
+                            meanOf(set, bothSides(quantity::Plane::horizontal, 90, 180), count)};
     std::vector<std::pair<const Levels*, double>> parts;
     for (const auto& group : groups) {
         if (!group) {
@@ -185,7 +186,7 @@ std::optional<Levels> earlyReflectionsOf(const PolarSet& set, std::size_t count)
 std::optional<Levels> soundPowerOf(const PolarSet& set, std::size_t count) {
     constexpr double step = 10.0;
     std::vector<Place> places;
-    for (const Plane plane : {Plane::horizontal, Plane::vertical}) {
+    for (const quantity::Plane plane : {quantity::Plane::horizontal, quantity::Plane::vertical}) {
         for (double angle = -170.0; angle <= 180.0; angle += step) {
             const double share = sphereShare(std::abs(angle) * pi / 180.0, step * pi / 180.0);
             // 0° and 180° belong to both half orbits of a plane.
@@ -196,7 +197,7 @@ std::optional<Levels> soundPowerOf(const PolarSet& set, std::size_t count) {
 }
 
 /// Sum of the angles to both sides at which the level first falls 6 dB below the axis.
-std::optional<Levels> beamwidthOf(const PolarSet& set, Plane plane, const Levels& axis) {
+std::optional<Levels> beamwidthOf(const PolarSet& set, quantity::Plane plane, const Levels& axis) {
     const auto& map = set.of(plane);
     Levels width(axis.size());
     for (std::size_t i = 0; i < axis.size(); ++i) {
@@ -245,13 +246,13 @@ bool isLetter(char c) {
 
 /// A plane word and what follows it in a name.
 struct Found {
-    Plane plane;
+    quantity::Plane plane;
     bool minusSure{}; ///< a sign that can be no hyphen
     bool hyphen{};    ///< directly after the word
     double angle{};
 };
 
-std::optional<Found> angleAfter(const std::string& name, std::size_t end, Plane plane) {
+std::optional<Found> angleAfter(const std::string& name, std::size_t end, quantity::Plane plane) {
     std::size_t i = end;
     Found found{.plane = plane};
     bool separator = false;
@@ -284,13 +285,13 @@ std::optional<Found> angleAfter(const std::string& name, std::size_t end, Plane 
 }
 
 std::optional<Found> findIn(const std::string& name, bool& hasPlane) {
-    static constexpr std::array<std::pair<std::string_view, Plane>, 6> words{
-        {{"horizontal", Plane::horizontal},
-         {"vertical", Plane::vertical},
-         {"hor", Plane::horizontal},
-         {"ver", Plane::vertical},
-         {"h", Plane::horizontal},
-         {"v", Plane::vertical}}};
+    static constexpr std::array<std::pair<std::string_view, quantity::Plane>, 6> words{
+        {{"horizontal", quantity::Plane::horizontal},
+         {"vertical", quantity::Plane::vertical},
+         {"hor", quantity::Plane::horizontal},
+         {"ver", quantity::Plane::vertical},
+         {"h", quantity::Plane::horizontal},
+         {"v", quantity::Plane::vertical}}};
     std::string lower;
     for (const char c : name) {
         lower += static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
@@ -313,8 +314,8 @@ std::optional<Found> findIn(const std::string& name, bool& hasPlane) {
     return std::nullopt;
 }
 
-std::string placeName(Plane plane, double angle) {
-    return std::string(plane == Plane::horizontal ? "horizontal " : "vertical ") +
+std::string placeName(quantity::Plane plane, double angle) {
+    return std::string(plane == quantity::Plane::horizontal ? "horizontal " : "vertical ") +
            printNumber(angle);
 }
 
@@ -355,11 +356,12 @@ std::optional<Error> check(const PolarRequest& r) {
             const bool shared =
                 std::abs(curve.angle) == 180.0 && std::abs(r.curves[j].angle) == 180.0;
             if (r.curves[j].plane == curve.plane && (r.curves[j].angle == curve.angle || shared)) {
-                return Error{path + ".angle_deg",
-                             printNumber(curve.angle) + " is given twice in the " +
-                                 (curve.plane == Plane::horizontal ? "horizontal" : "vertical") +
-                                 " plane",
-                             ""};
+                return Error{
+                    path + ".angle_deg",
+                    printNumber(curve.angle) + " is given twice in the " +
+                        (curve.plane == quantity::Plane::horizontal ? "horizontal" : "vertical") +
+                        " plane",
+                    ""};
             }
         }
         axis = axis || curve.angle == 0.0;
@@ -383,10 +385,10 @@ Result<PolarSummary> polarSummary(const PolarRequest& request) {
         }
     }
     const std::size_t count = request.frequencies.size();
-    s.onAxis = *set.levels(Plane::horizontal, 0.0);
-    std::vector<Place> window = bothSides(Plane::horizontal, 0, 30);
-    window.push_back({Plane::vertical, 10.0});
-    window.push_back({Plane::vertical, -10.0});
+    s.onAxis = *set.levels(quantity::Plane::horizontal, 0.0);
+    std::vector<Place> window = bothSides(quantity::Plane::horizontal, 0, 30);
+    window.push_back({quantity::Plane::vertical, 10.0});
+    window.push_back({quantity::Plane::vertical, -10.0});
     s.listeningWindow = meanOf(set, window, count);
     s.earlyReflections = earlyReflectionsOf(set, count);
     s.soundPower = soundPowerOf(set, count);
@@ -410,9 +412,9 @@ Result<PolarSummary> polarSummary(const PolarRequest& request) {
                                {&*s.earlyReflections, others},
                                {&*s.soundPower, others}});
     }
-    s.beamwidthHorizontal = beamwidthOf(set, Plane::horizontal, s.onAxis);
-    s.beamwidthVertical = beamwidthOf(set, Plane::vertical, s.onAxis);
-    for (const Plane plane : {Plane::horizontal, Plane::vertical}) {
+    s.beamwidthHorizontal = beamwidthOf(set, quantity::Plane::horizontal, s.onAxis);
+    s.beamwidthVertical = beamwidthOf(set, quantity::Plane::vertical, s.onAxis);
+    for (const quantity::Plane plane : {quantity::Plane::horizontal, quantity::Plane::vertical}) {
         for (double angle = -170.0; angle <= 180.0; angle += 10.0) {
             if (!set.measured(plane, angle)) {
                 s.missing.push_back(placeName(plane, angle));

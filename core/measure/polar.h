@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/measure/inputs.h"
+#include "core/quantity/kinds.h"
 #include "core/text/value.h"
 
 #include <optional>
@@ -10,18 +11,16 @@
 
 namespace yf::measure {
 
-enum class Plane { horizontal, vertical };
-
 /// A response at an angle: horizontal + with the microphone moved to its right as it looks at the
 /// front, vertical + above.
 struct PolarCurve {
-    Plane plane{};
+    quantity::Plane plane{};
     double angle{}; ///< degrees, −180 … 180
     std::vector<double> levels;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
-        field(self.plane, q::Choice<2>{"plane", {"horizontal", "vertical"}, "which", {}});
+        field(self.plane, q::plane);
         field(self.angle, q::Quantity{"θ", "angle_deg", 1.0, "°", -180.0, 180.0, "off the axis"});
         field(self.levels, q::levels);
     }
@@ -76,7 +75,7 @@ struct PolarSummary {
 /// Plane and angle of a file of a polar set.
 struct PolarFile {
     std::string name;
-    std::optional<Plane> plane;
+    std::optional<quantity::Plane> plane;
     std::optional<double> angle; ///< degrees
     std::string problem;         ///< "no plane", "no angle", "twice"; empty: none
 

@@ -13,10 +13,11 @@ PlayAdvice beforePlay(const PlayWish& wish) {
                       .softFirst = !wish.before && wish.level > firstPlayLevel,
                       .raise = wish.before && wish.level > *wish.before + mostAtOnce,
                       .countdown = wish.near || wish.level > loud};
-    if (wish.fullScaleVoltage && wish.Re && *wish.Re > 0.0) {
+    const double Re = wish.Re.value_or(usualRe);
+    if (wish.fullScaleVoltage && wish.role && Re > 0.0) {
         const double peak = *wish.fullScaleVoltage * quantity::gain(wish.level);
-        advice.power = 0.5 * peak * peak / *wish.Re;
-        advice.muchPower = wish.rating && *advice.power > shareOfRating * *wish.rating;
+        advice.power = 0.5 * peak * peak / Re;
+        advice.muchPower = *advice.power > shareOfRating * usualRating(*wish.role);
     }
     return advice;
 }

@@ -29,6 +29,9 @@ inline constexpr double referenceVoltage = 2.83;
 /// Half the power, dB below.
 inline constexpr double halfPower = 3.010299956639812;
 
+/// Standard uncertainties make 95 % limits of a normal distribution (JCGM 100:2008).
+inline constexpr double coverage95 = 1.96;
+
 /// Neper-to-decibel factor: d(20 lg x) = 8.6859 dx/x.
 inline constexpr double decibelsPerNeper = 8.685889638065036;
 

@@ -68,4 +68,12 @@ struct ModeFound {
 [[nodiscard]] std::vector<ModeFound>
 ringingModes(const Impulse& impulse, double gate, double minimumQ);
 
+/// From this Q on a mode is told as ringing (rule of thumb): it takes 0.73·Q periods, about four,
+/// to fall by 20 dB.
+inline constexpr double ringingQ = 5.0;
+
+/// The `most` loudest of those, rising in frequency.
+[[nodiscard]] std::vector<ModeFound>
+loudestModes(const Impulse& impulse, double gate, std::size_t most);
+
 } // namespace yf::signal

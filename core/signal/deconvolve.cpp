@@ -2,6 +2,7 @@
 #include "core/signal/deconvolve.h"
 
 #include "core/base/expect.h"
+#include "core/curve/smooth.h"
 #include "core/signal/spectrum.h"
 
 #include <algorithm>
@@ -213,6 +214,35 @@ Distortion distortion(const Spectrum& measured,
         result.floor[static_cast<std::size_t>(m - 2)] = std::move(floors);
     }
     return result;
+}
+
+std::optional<Harmonic>
+harmonicOf(const curve::Curve& fundamental, const Distortion& distortion, std::size_t order) {
+    const auto& ratio = distortion.orders.at(order - 2);
+    const auto& floor = distortion.floor.at(order - 2);
+    const auto& f = fundamental.frequencies();
+    constexpr double over = 2.0; // 6 dB
+    std::vector<double> at;
+    std::vector<curve::Complex> size;
+    std::vector<bool> clear;
+    for (std::size_t k = 0; k < distortion.frequencies.size(); ++k) {
+        // Both axes are meant to be one; a point apart is taken, a hole is not bridged.
+        const auto above = std::ranges::lower_bound(f, distortion.frequencies[k] * 0.999);
+        if (above == f.end() || *above > distortion.frequencies[k] * 1.02 || !ratio[k]) {
+            continue;
+        }
+        const auto point = static_cast<std::size_t>(above - f.begin());
+        at.push_back(distortion.frequencies[k]);
+        size.emplace_back(std::abs(fundamental.values()[point]) * std::max(*ratio[k], 1e-9));
+        clear.push_back(floor[k] && *ratio[k] > over * *floor[k]);
+    }
+    if (at.size() < 2) {
+        return std::nullopt;
+    }
+    constexpr double sixth = 6.0;
+    return Harmonic{
+        curve::smoothed(curve::Curve(at, size, curve::Phase::none), sixth, curve::Smoothing::power),
+        std::move(clear)};
 }
 
 } // namespace yf::signal

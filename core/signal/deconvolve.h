@@ -81,6 +81,17 @@ struct Distortion {
     [[nodiscard]] std::vector<std::optional<double>> total() const;
 };
 
+/// One harmonic as a level: the fundamental's size times the ratio, point by point of `distortion`
+/// where the fundamental is known, smoothed by a sixth of an octave for the eye.
+struct Harmonic {
+    curve::Curve curve;
+    std::vector<bool> clear; ///< more than 6 dB above what noise alone would show
+};
+
+/// Nothing where fewer than two points are known. `order` from 2.
+[[nodiscard]] std::optional<Harmonic>
+harmonicOf(const curve::Curve& fundamental, const Distortion& distortion, std::size_t order);
+
 /// `arrival`: of the linear part, s after the sweep's nominal start (latency and flight).
 [[nodiscard]] Distortion distortion(const Spectrum& measured,
                                     const RepeatSpectra& of,

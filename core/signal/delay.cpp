@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/signal/delay.h"
 
+#include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
 
 #include <algorithm>
@@ -175,6 +176,23 @@ std::optional<DelayFit> excessDelay(const curve::Curve& response,
     refine(excess, fit);
     refine(excess, fit); // once more from the middle: the first one wrapped the phase elsewhere
     return fit;
+}
+
+ExcessPhase excessPhase(const curve::Curve& response) {
+    constexpr double reach = 6e-3; // s, about the bulk delay
+    const auto minimum = curve::minimumPhase(response);
+    const auto fit = excessDelay(response, curve::bulkDelay(response), reach);
+    const double delay = fit ? fit->delay : 0.0;
+    std::vector<curve::Complex> values;
+    for (std::size_t k = 0; k < response.size(); ++k) {
+        const curve::Complex& H = response.values()[k];
+        values.push_back(std::polar(
+            std::abs(H),
+            std::arg(H) - minimum[k] + 2.0 * std::numbers::pi * response.frequencies()[k] * delay));
+    }
+    return {curve::Curve(
+                response.frequencies(), std::move(values), response.phase(), response.trusted()),
+            delay};
 }
 
 } // namespace yf::signal

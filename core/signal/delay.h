@@ -48,6 +48,15 @@ enum class Polarity { positive, negative, uncertain };
                                                   double reach,
                                                   std::optional<curve::Range> band = {});
 
+/// What is left of a response's phase without that of its levels, and the delay that best explains
+/// it, taken out; 0 where none can be told.
+struct ExcessPhase {
+    curve::Curve curve; ///< the same levels
+    double delay{};     ///< s
+};
+
+[[nodiscard]] ExcessPhase excessPhase(const curve::Curve& response);
+
 /// The stretch around the highest third-octave level that stays within so many dB of it.
 [[nodiscard]] curve::Range loudStretch(const curve::Curve& response, double within);
 

@@ -229,4 +229,14 @@ std::vector<ModeFound> ringingModes(const Impulse& impulse, double gate, double 
     return single;
 }
 
+std::vector<ModeFound> loudestModes(const Impulse& impulse, double gate, std::size_t most) {
+    auto modes = ringingModes(impulse, gate, ringingQ);
+    if (modes.size() > most) {
+        std::ranges::sort(modes, std::greater<>(), &ModeFound::level);
+        modes.resize(most);
+        std::ranges::sort(modes, {}, &ModeFound::f);
+    }
+    return modes;
+}
+
 } // namespace yf::signal

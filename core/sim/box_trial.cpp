@@ -3,6 +3,7 @@
 
 #include "core/box/motion.h"
 #include "core/box/read_back.h"
+#include "core/quantity/level.h"
 #include "core/sim/random.h"
 #include "core/text/number.h"
 
@@ -35,8 +36,7 @@ const char* stateOf(bool leak, std::optional<bool> acts) {
 }
 
 bool covers(const box::Sure& found, double truth) {
-    constexpr double k = 1.96;
-    return std::abs(found.value / truth - 1.0) <= k * found.u;
+    return std::abs(found.value / truth - 1.0) <= quantity::coverage95 * found.u;
 }
 
 } // namespace

@@ -4,6 +4,7 @@
 #include "core/driver/jig_take.h"
 #include "core/driver/parameters.h"
 #include "core/quantity/air.h"
+#include "core/quantity/level.h"
 #include "core/sim/random.h"
 #include "core/sim/room.h"
 
@@ -120,8 +121,7 @@ FigureTrial summed(std::string name, std::vector<Case> cases) {
     int held = 0;
     for (const Case& c : cases) {
         sizes.push_back(std::abs(c.error));
-        constexpr double k = 1.96;
-        held += std::abs(c.error) <= k * c.u ? 1 : 0;
+        held += std::abs(c.error) <= quantity::coverage95 * c.u ? 1 : 0;
     }
     if (!sizes.empty()) {
         const auto middle = sizes.begin() + static_cast<std::ptrdiff_t>(sizes.size() / 2);

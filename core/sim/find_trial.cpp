@@ -26,12 +26,12 @@ struct Kind {
     double levelLow, levelHigh; ///< dB re 20 µPa for 2.83 V
     double endLow, endHigh;     ///< Hz
     double depthLow, depthHigh; ///< s, of the acoustic centre
-    network::Role role;
+    quantity::DriverRole role;
 };
 
-constexpr Kind kinds[] = {{86.0, 89.0, 1800.0, 3500.0, 8e-5, 1.5e-4, network::Role::bass},
-                          {87.5, 91.0, 5000.0, 9000.0, 2e-5, 6e-5, network::Role::mid},
-                          {88.5, 93.0, 18000.0, 28000.0, 0.0, 1e-5, network::Role::treble}};
+constexpr Kind kinds[] = {{86.0, 89.0, 1800.0, 3500.0, 8e-5, 1.5e-4, quantity::DriverRole::woofer},
+                          {87.5, 91.0, 5000.0, 9000.0, 2e-5, 6e-5, quantity::DriverRole::midrange},
+                          {88.5, 93.0, 18000.0, 28000.0, 0.0, 1e-5, quantity::DriverRole::tweeter}};
 
 /// (s² + s·g/Q + 1)/(s² + s/Q + 1)
 Complex hump(double f, double f0, double height, double Q) {

@@ -3,6 +3,7 @@
 
 #include "core/evaluation/evaluate.h"
 #include "core/job/recorded.h"
+#include "core/quantity/kinds.h"
 #include "core/sim/room.h"
 
 #include <functional>
@@ -29,7 +30,7 @@ struct BenchView {
     std::string driver; ///< empty: the whole cabinet
     std::string also;   ///< another driver on the same clips; empty: none
     job::MicPlace place{};
-    measure::Plane plane{};
+    quantity::Plane plane{};
     double angle{};    ///< degrees
     double distance{}; ///< m
 };

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/curve/curve.h"
+#include "core/quantity/quantities.h"
 
 #include <optional>
 #include <span>
@@ -38,6 +39,9 @@ struct Crossover {
 
 /// From this gain on reversing is advised (and against it at the negative of it).
 inline constexpr double flipThreshold = 3.0; // dB
+
+/// Within this two ways add with less than 0.3 dB of loss: 20 lg cos(15°), rad.
+inline constexpr double inStep = 30.0 * quantity::degree;
 
 /// Mean of a level over ln f between two frequencies by the trapezium rule; nothing if fewer than
 /// two points of the axis lie between.

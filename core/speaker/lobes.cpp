@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/speaker/lobes.h"
 
+#include "core/quantity/air.h"
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -54,6 +56,18 @@ Lobes lobes(const Pair& pair) {
             *std::ranges::min_element(result.peaks, {}, [](double a) { return std::abs(a); });
     }
     return result;
+}
+
+Lobes lobesOf(
+    const Taken& lower, const Taken& upper, double turned, quantity::Plane plane, double f) {
+    const double k = 2.0 * pi * f / quantity::soundSpeed;
+    const Point apart = upper.place - lower.place;
+    const double paths =
+        length(upper.microphone - upper.place) - length(lower.microphone - lower.place);
+    return lobes({.d = plane == quantity::Plane::vertical ? apart.y : apart.x,
+                  .dz = apart.z,
+                  .psi0 = turned + k * paths,
+                  .k = k});
 }
 
 } // namespace yf::speaker

@@ -1,6 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/quantity/kinds.h"
+#include "core/speaker/place.h"
+
 #include <optional>
 #include <vector>
 
@@ -29,5 +32,19 @@ struct Lobes {
 /// Both branches of the arc sine, wrapped, kept within ±90°. A null is complete only where the
 /// levels are equal. Source: two-point interference; docs/theory/align.md.
 [[nodiscard]] Lobes lobes(const Pair& pair);
+
+/// Where a driver sits and where it was measured.
+struct Taken {
+    Point place;
+    Point microphone;
+};
+
+/// The lobes of two drivers in a plane of angles at f. `turned`: rad, the phase of the upper re the
+/// lower as measured, which holds the paths to the microphones; far away only the places count.
+[[nodiscard]] Lobes
+lobesOf(const Taken& lower, const Taken& upper, double turned, quantity::Plane plane, double f);
+
+/// From this spacing on nulls stand nearer to the axis than sin θ = 0.5/1.2, 25°. In wavelengths.
+inline constexpr double wideSpacing = 1.2;
 
 } // namespace yf::speaker

@@ -35,7 +35,7 @@ struct WayOn {
     std::vector<double> travel; ///< m peak
 };
 
-Result<WayOn> wayOn(const PowerWay& way, const Axis& axis, Space space) {
+Result<WayOn> wayOn(const PowerWay& way, const Axis& axis, quantity::Space space) {
     WayOn on;
     YF_TRY(response, gainsOn(way.response, axis));
     on.T.assign(axis.size(), 1.0);
@@ -56,7 +56,7 @@ Result<WayOn> wayOn(const PowerWay& way, const Axis& axis, Space space) {
         }
         return on;
     }
-    const double solid = space == Space::half ? 2.0 * pi : 4.0 * pi;
+    const double solid = space == quantity::Space::half ? 2.0 * pi : 4.0 * pi;
     for (std::size_t k = 0; k < axis.size(); ++k) {
         const double omega = 2.0 * pi * axis[k];
         on.travel.push_back(std::numbers::sqrt2 * on.level[k] / quantity::referenceVoltage * solid /

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/quantity/kinds.h"
 #include "core/speaker/speaker.h"
 #include "core/text/value.h"
 
@@ -48,7 +49,7 @@ struct PowerWay {
 struct PowerRequest {
     std::vector<PowerWay> ways;
     std::optional<measure::CurveKeys> sum;
-    Space space{};
+    quantity::Space space{};
     double amplifier{};
     double amplifierOhms{};
     double distance{1.0};
@@ -61,7 +62,7 @@ struct PowerRequest {
         namespace q = yf::quantity;
         field(self.ways, q::Group{"ways", "one or more"});
         field(self.sum, q::Group{"sum", "levels of all together, 2.83 V, 1 m", true});
-        field(self.space, q::Choice<2>{"space", {"half", "full"}, "that curves are for", 0});
+        field(self.space, q::space);
         field(self.amplifier, q::Quantity{"P", "amplifier_w", 1.0, "W", 1e-3, 1e6, "sine power"});
         field(self.amplifierOhms, q::nominal.as("amplifier_ohm", "into that resistance"));
         field(self.distance, q::distance.within(0.05, 100.0).orElse(1.0));

@@ -46,9 +46,9 @@ std::vector<Weighted> listeningWindow() {
 
 /// Rings 5° apart, four points a ring; the weights of the full sphere make 1. In half space the
 /// rear, and the rear half of the ring at 90°, are left out.
-std::vector<Weighted> rings(Space space) {
+std::vector<Weighted> rings(quantity::Space space) {
     constexpr int degrees = 5;
-    const int last = space == Space::half ? 90 : 180;
+    const int last = space == quantity::Space::half ? 90 : 180;
     std::vector<Weighted> points;
     for (int angle = 0; angle <= last; angle += degrees) {
         const double theta = angle * quantity::degree;
@@ -116,7 +116,7 @@ Result<bool> putLobes(const PolarRequest& r, PolarAnswer& answer) {
     const Point apart = at.of[second].place - at.of[first].place;
     const double k = waveNumbers(at.axis).front();
     answer.psi0 = phaseOf(at, first, second);
-    answer.lobes = lobes({.d = r.plane == Plane::vertical ? apart.y : apart.x,
+    answer.lobes = lobes({.d = r.plane == quantity::Plane::vertical ? apart.y : apart.x,
                           .dz = apart.z,
                           .psi0 = answer.psi0,
                           .k = k});
@@ -126,11 +126,11 @@ Result<bool> putLobes(const PolarRequest& r, PolarAnswer& answer) {
 
 } // namespace
 
-Direction inPlane(Plane plane, double angle) {
-    return plane == Plane::horizontal ? Direction{angle, 0.0} : Direction{0.0, angle};
+Direction inPlane(quantity::Plane plane, double angle) {
+    return plane == quantity::Plane::horizontal ? Direction{angle, 0.0} : Direction{0.0, angle};
 }
 
-Averages averages(const Radiators& radiators, double distance, Space space) {
+Averages averages(const Radiators& radiators, double distance, quantity::Space space) {
     Averages result;
     result.listeningWindow = means(radiators, distance, listeningWindow());
     result.soundPower = means(radiators, distance, rings(space));
@@ -187,7 +187,7 @@ std::optional<Error> check(const PolarRequest& r) {
                 return Error{text::join("angles_deg", i), "not above the one before", "must rise"};
             }
         }
-        const double most = r.plane == Plane::vertical ? 90.0 : 180.0;
+        const double most = r.plane == quantity::Plane::vertical ? 90.0 : 180.0;
         for (std::size_t i = 0; i < r.angles->size(); ++i) {
             if (!(std::abs((*r.angles)[i]) <= most * quantity::degree + 1e-12)) {
                 return Error{text::join("angles_deg", i),

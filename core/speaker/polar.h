@@ -1,16 +1,15 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/quantity/kinds.h"
 #include "core/speaker/lobes.h"
 #include "core/speaker/speaker.h"
 #include "core/text/value.h"
 
 namespace yf::speaker {
 
-enum class Plane { horizontal, vertical };
-
 /// A direction in one of the two planes.
-[[nodiscard]] Direction inPlane(Plane plane, double angle);
+[[nodiscard]] Direction inPlane(quantity::Plane plane, double angle);
 
 /// Energy means over directions at one frequency; all in dB of |p|².
 struct Averages {
@@ -22,7 +21,7 @@ struct Averages {
 /// Listening window after ANSI/CTA-2034-A (from memory); power over rings 5° apart, four points a
 /// ring, each weighted by its band of the sphere; in half space the rear counts as nought, so that
 /// a small source has an index of 3.01 dB.
-[[nodiscard]] Averages averages(const Radiators& radiators, double distance, Space space);
+[[nodiscard]] Averages averages(const Radiators& radiators, double distance, quantity::Space space);
 
 /// The sum of the angles either side of 0° at which a pattern is 6 dB down, linear between points;
 /// absent where one is not reached. Angles rise and hold 0.
@@ -32,7 +31,7 @@ struct Averages {
 /// Input of `speaker polar`.
 struct PolarRequest {
     Speaker speaker;
-    Plane plane{};
+    quantity::Plane plane{};
     std::optional<std::vector<double>> angles; ///< rad
     std::optional<std::vector<double>> frequencies;
     std::optional<double> distance;
@@ -42,7 +41,7 @@ struct PolarRequest {
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.speaker, q::Group{"speaker", "the speaker"});
-        field(self.plane, q::Choice<2>{"plane", {"horizontal", "vertical"}, "of the angles", {}});
+        field(self.plane, q::plane);
         field(self.angles,
               q::Quantity{"θ", "angles_deg", q::degree, "°", -180.0, 180.0, "-90 to 90 by 5"});
         field(self.frequencies, q::frequencies);

@@ -3,13 +3,13 @@
 
 #include "core/measure/inputs.h"
 #include "core/network/line/prototype.h"
+#include "core/quantity/kinds.h"
 #include "core/speaker/diffraction.h"
 #include "core/speaker/radiate.h"
 
 /// A speaker as the command line knows it: drivers at their places with curves and filters.
 namespace yf::speaker {
 
-enum class Space { half, full };
 enum class Timing { own, common };
 enum class FilterKind { linkwitzRiley, butterworth };
 enum class FilterSide { low, high };
@@ -154,7 +154,7 @@ struct PanelKeys {
 
 struct Speaker {
     std::string name;
-    Space space{};
+    quantity::Space space{};
     ListeningKeys listening;
     std::vector<SpeakerDriver> drivers;
     std::optional<PanelKeys> panel;
@@ -162,7 +162,7 @@ struct Speaker {
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
         field(self.name, q::Word{"name", "of the speaker", ""});
-        field(self.space, q::Choice<2>{"space", {"half", "full"}, "that curves are for", 0});
+        field(self.space, q::space);
         field(self.listening, q::Group{"listening", "axis and distance", true});
         field(self.drivers, q::Group{"drivers", "1 to 12"});
         field(self.panel, q::Group{"panel", "front, for include_baffle", true});

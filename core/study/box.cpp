@@ -227,8 +227,8 @@ ReplacementStudy replacementsInBox(const job::Job& job,
                                    .Re = r.known.driver.Re,
                                    .level = before.level};
     for (const driver::LibraryEntry& entry : library.drivers) {
-        const bool fitsRole = low ? entry.role == driver::DriverRole::woofer
-                                  : entry.role == driver::DriverRole::midrange;
+        const bool fitsRole = low ? entry.role == quantity::DriverRole::woofer
+                                  : entry.role == quantity::DriverRole::midrange;
         const box::Driver d = asDriver(entry);
         if (!fitsRole || !complete(d)) {
             continue;

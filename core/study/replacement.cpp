@@ -14,20 +14,14 @@ namespace yf::study {
 
 namespace {
 
-driver::DriverRole roleOf(job::Band band) {
-    return band == job::Band::sub || band == job::Band::low ? driver::DriverRole::woofer
-           : band == job::Band::mid                         ? driver::DriverRole::midrange
-                                                            : driver::DriverRole::tweeter;
-}
-
 /// Two octaves in which a driver of that band works and neither rolls off nor breaks up.
 curve::Range workingRange(job::Band band) {
-    switch (roleOf(band)) {
-    case driver::DriverRole::woofer:
+    switch (job::roleOf(band)) {
+    case quantity::DriverRole::woofer:
         return {150.0, 600.0};
-    case driver::DriverRole::midrange:
+    case quantity::DriverRole::midrange:
         return {500.0, 2000.0};
-    case driver::DriverRole::tweeter:
+    case quantity::DriverRole::tweeter:
         return {3000.0, 12000.0};
     }
     return {};
@@ -85,7 +79,7 @@ OldDriver oldDriver(const job::Job& job,
     }
     old.part = found->sheet;
     old.part.id = found->name;
-    old.role = roleOf(found->band);
+    old.role = job::roleOf(found->band);
     old.fx = crossoverOf(job, evaluation, cabinet, driver);
     if (!old.part.outer) {
         old.part.outer = found->diameter;

@@ -4,6 +4,7 @@
 #include "core/driver/library.h"
 #include "core/edit/parts.h"
 #include "core/evaluation/result.h"
+#include "core/quantity/kinds.h"
 
 /// Looking for a driver in place of one of the job's.
 
@@ -18,7 +19,7 @@ enum class FigureSource { none, dataSheet, measured, twin };
 /// What is known of the driver to replace and of its place.
 struct OldDriver {
     driver::Part part;
-    driver::DriverRole role{};
+    quantity::DriverRole role{};
     FigureSource model{};       ///< of fs and the losses
     FigureSource sensitivity{}; ///< 2.83 V, 1 m
     std::optional<double> fx;   ///< Hz, its crossover; the lower one of two

@@ -481,6 +481,13 @@ bookLoads(const job::Job& job, const job::Cabinet& cabinet, const Start& start) 
     return loads;
 }
 
+std::vector<double> customaryCrossovers(int ways) {
+    static const std::vector<double> customary[] = {
+        {2500.0}, {400.0, 3000.0}, {120.0, 600.0, 3500.0}, {80.0, 300.0, 1200.0, 5000.0}};
+    constexpr int most = static_cast<int>(std::size(customary)) + 1;
+    return customary[static_cast<std::size_t>(std::clamp(ways, 2, most) - 2)];
+}
+
 Result<edit::Edit>
 startNetwork(const job::Job& job, const std::string& cabinet, const Start& start) {
     const job::Cabinet* found = job::findCabinet(job, cabinet);

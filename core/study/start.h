@@ -34,6 +34,10 @@ struct Start {
     bool operator==(const Start&) const = default;
 };
 
+/// Crossover frequencies to begin with for 2 to 5 ways, from the lowest up (common practice); the
+/// drivers' own bands say more. Fewer ways are taken for two, more for five. Hz
+[[nodiscard]] std::vector<double> customaryCrossovers(int ways);
+
 [[nodiscard]] Result<edit::Edit>
 startNetwork(const job::Job& job, const std::string& cabinet, const Start& start);
 

@@ -9,6 +9,14 @@
 
 namespace yf::take {
 
+/// Sweep of a jig or a loop, which bear the whole band: Hz, and dB peak re full scale.
+inline constexpr double calibrationStart = 10.0;
+inline constexpr double calibrationLevel = -20.0;
+
+/// The tone that a voltmeter reads: dB peak re full scale, and Hz where any meter is right.
+inline constexpr double toneLevel = -20.0;
+inline constexpr double toneFrequency = 400.0;
+
 /// What is known of somebody's equipment. It belongs to the equipment, not to a job; each take
 /// carries what was taken off it.
 struct Calibration {

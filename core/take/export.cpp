@@ -130,7 +130,7 @@ std::string fileStem(const job::Job& job, const job::Take& take) {
             : r.angle != 0.0 || r.samples.empty() ? ""
                                                   : "-axis";
     if (r.angle != 0.0) {
-        stem += (r.plane == measure::Plane::horizontal ? "_hor_" : "_ver_") +
+        stem += (r.plane == quantity::Plane::horizontal ? "_hor_" : "_ver_") +
                 text::printNumber(r.angle);
     }
     std::string clean;

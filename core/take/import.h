@@ -3,6 +3,7 @@
 
 #include "core/job/job.h"
 #include "core/measure/import.h"
+#include "core/quantity/kinds.h"
 #include "core/signal/impulse.h"
 
 namespace yf::take {
@@ -52,7 +53,7 @@ struct ImportOrder {
     bool commonTime{true};             ///< its time zero is that of the other takes
     std::optional<double> trustedFrom; ///< Hz; absent: as far as the data say
     job::MicPlace place{};
-    measure::Plane plane{};
+    quantity::Plane plane{};
     double angle{}; ///< degrees; of a response
 };
 

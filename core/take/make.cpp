@@ -35,7 +35,7 @@ std::string placeText(const job::Recorded& r) {
     if (r.angle == 0.0) {
         return r.also.empty() ? "on axis" : "together with " + r.also;
     }
-    const bool across = r.plane == measure::Plane::horizontal;
+    const bool across = r.plane == quantity::Plane::horizontal;
     const std::string side =
         across ? (r.angle > 0.0 ? "right" : "left") : (r.angle > 0.0 ? "up" : "down");
     return text::printNumber(std::abs(r.angle)) + "° " + side;

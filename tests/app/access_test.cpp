@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The window without a mouse and without eyes: everything that can have the focus is reached by Tab
 // and has a name of its own.
+#include "app/frame/showing.h"
 #include "tests/support/test_window.h"
 
 #include <QAbstractButton>
@@ -51,14 +52,14 @@ protected:
 
     void openCheck(const char* page) {
         window->chooseStage(QStringLiteral("check"));
-        window->reveal(QStringLiteral("check:") + QLatin1String(page));
+        app::Showing(*window).show(QStringLiteral("check:") + QLatin1String(page));
         settle();
         QApplication::processEvents(); // the polarity table is built when the hand has let go
     }
 
     void openMeasure(const char* page) {
         window->chooseStage(QStringLiteral("measure"));
-        window->reveal(QStringLiteral("measure:") + QLatin1String(page));
+        app::Showing(*window).show(QStringLiteral("measure:") + QLatin1String(page));
         settle();
     }
 
@@ -71,7 +72,7 @@ protected:
             const char* name;
             std::function<void()> open;
         } const views[] = {
-            {"start page", [&] { window->reveal(QStringLiteral("start")); }},
+            {"start page", [&] { app::Showing(*window).show(QStringLiteral("start")); }},
             {"network", [&] { window->chooseStage(QStringLiteral("network")); }},
             {"network, book", [&] { click(find<QWidget>("network_tab_book")); }},
             {"network, machine", [&] { click(find<QWidget>("network_tab_machine")); }},
@@ -107,17 +108,21 @@ protected:
             {"box, map", [&] { click(find<QWidget>("box_tab_map")); }},
             {"box, wood", [&] { click(find<QWidget>("box_tab_wood")); }},
             {"box, read", [&] { click(find<QWidget>("box_tab_read")); }},
-            {"findings unfolded", [&] { window->reveal(QStringLiteral("finding:meas.distance")); }},
-            {"log", [&] { window->reveal(QStringLiteral("log")); }},
-            {"front edited", [&] { window->reveal(QStringLiteral("front-editor")); }},
-            {"differences", [&] { window->reveal(QStringLiteral("differences")); }},
-            {"guide", [&] { window->reveal(QStringLiteral("help")); }},
+            {"findings unfolded",
+             [&] { app::Showing(*window).show(QStringLiteral("finding:meas.distance")); }},
+            {"log", [&] { app::Showing(*window).show(QStringLiteral("log")); }},
+            {"front edited", [&] { app::Showing(*window).show(QStringLiteral("front-editor")); }},
+            {"differences", [&] { app::Showing(*window).show(QStringLiteral("differences")); }},
+            {"guide", [&] { app::Showing(*window).show(QStringLiteral("help")); }},
             {"import", [&] { window->previewImport({QString::fromStdString(table)}); }},
-            {"practise", [&] { window->reveal(QStringLiteral("practise:7:1")); }},
+            {"practise", [&] { app::Showing(*window).show(QStringLiteral("practise:7:1")); }},
             {"practised",
-             [&] { window->reveal(QStringLiteral("practise:7:2:look_smell:torn_surround")); }},
+             [&] {
+                 app::Showing(*window).show(
+                     QStringLiteral("practise:7:2:look_smell:torn_surround"));
+             }},
             {"back", [&] { window->chooseStage(QStringLiteral("check")); }},
-            {"finder", [&] { window->reveal(QStringLiteral("finder")); }},
+            {"finder", [&] { app::Showing(*window).show(QStringLiteral("finder")); }},
         };
 
         for (const auto& view : views) {
@@ -209,7 +214,7 @@ TEST_F(Access, noStageForcesTheWindowToGrow) {
         openCheck(page);
         EXPECT_EQ(window->size(), QSize(1024, 700)) << page;
     }
-    window->reveal(QStringLiteral("practise:7:1"));
+    app::Showing(*window).show(QStringLiteral("practise:7:1"));
     QApplication::processEvents();
     EXPECT_EQ(window->size(), QSize(1024, 700)) << "practise";
 }

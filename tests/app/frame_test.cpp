@@ -143,9 +143,13 @@ TEST_F(Hall, findingsUnfoldShowAndAreSetAsideWithANote) {
     EXPECT_NE(window->findChild<QWidget*>(QStringLiteral("finding_meas.distance")), nullptr);
     click(button("findings_unchecked"));
     settle();
-    EXPECT_TRUE(find<QLabel>("unchecked_list")
-                    ->text()
-                    .contains(QStringLiteral("The sealed box is not tight")));
+    const QString unchecked = find<QLabel>("unchecked_list")->text();
+    EXPECT_TRUE(unchecked.contains(QStringLiteral("The sealed box is not tight")));
+    // What nothing in a job tells is not said to be missing from it.
+    EXPECT_LT(unchecked.indexOf(QStringLiteral("The sealed box is not tight")),
+              unchecked.indexOf(QStringLiteral("the command line takes it")));
+    EXPECT_GT(unchecked.indexOf(QStringLiteral("A sweep that would kill the tweeter")),
+              unchecked.indexOf(QStringLiteral("the command line takes it")));
 }
 
 TEST_F(Hall, spaceHeldShowsTheSnapshotAndATapStillPresses) {

@@ -106,10 +106,10 @@ Result<Network> numbered(Section top, Source source, const std::vector<WayLoad>&
         NamedDriver driver{.name = load.name,
                            .impedance = ResistorLoad{load.load},
                            .response = {},
-                           .role = Role::bass};
-        driver.role = load.name == "high"  ? Role::treble
-                      : load.name == "mid" ? Role::mid
-                                           : Role::bass;
+                           .role = quantity::DriverRole::woofer};
+        driver.role = load.name == "high"  ? quantity::DriverRole::tweeter
+                      : load.name == "mid" ? quantity::DriverRole::midrange
+                                           : quantity::DriverRole::woofer;
         network.drivers.push_back(std::move(driver));
     }
     return Network::read(network.write(), "network");

@@ -71,7 +71,7 @@ partsList(const Circuit& circuit, const LoadsOn& loadsOn, double voltage, const 
 /// What stands before the amplifiers, for a digital crossover: columns way, what, b0, b1, b2, a1,
 /// a2 (a0 = 1), a line for each section in order, then the gain as a factor in b0 and the delay in
 /// samples. Fails: no lines; a corner from half the rate on, naming way and filter.
-[[nodiscard]] Result<std::string> csvOfLines(const Circuit& circuit, double sampleRate);
+[[nodiscard]] Result<std::string> csvOfLines(const Circuit& circuit, double sampleRate = 48000.0);
 
 /// The `export` verb.
 [[nodiscard]] Result<ExportAnswer> exportNetwork(const ExportRequest& request);

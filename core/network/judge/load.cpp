@@ -479,7 +479,8 @@ amplifierLoad(const Circuit& circuit, const LoadsOn& loadsOn, const Axis& axis, 
     }
     for (std::size_t k = 0; k < ends.size(); ++k) {
         const Load& driver = loads.drivers[loads.find(ends[k].driver).value()];
-        if (load.dcPaths[k] && (driver.role == Role::treble || driver.fs >= trebleFs)) {
+        if (load.dcPaths[k] &&
+            (driver.role == quantity::DriverRole::tweeter || driver.fs >= trebleFs)) {
             load.warnings.push_back("dc-reaches:" + ends[k].driver);
         }
     }

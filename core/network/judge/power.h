@@ -5,6 +5,9 @@
 
 namespace yf::network {
 
+/// What parts are asked to bear unless somebody says otherwise: 20 W into 8 Ω. V rms
+inline constexpr double usualDrive = 12.6;
+
 enum class Spectrum { programme, pink, sine };
 
 /// Input of `network power`.

@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/curve/curve.h"
+#include "core/quantity/kinds.h"
 
 #include <memory>
 #include <optional>
@@ -13,16 +14,13 @@ namespace yf::network {
 using curve::Axis;
 using curve::Complex;
 
-/// What a driver is for; the load checks treat a treble unit with more care.
-enum class Role { bass, mid, treble };
-
 /// All that a network knows of a driver: two curves on the axis in use.
 struct Load {
     std::string driver;
     std::vector<Complex> impedance;               ///< Ω
     std::optional<std::vector<Complex>> pressure; ///< Pa for 2.83 V at its own terminals
     double delay{};                               ///< s, extra
-    Role role{Role::bass};
+    quantity::DriverRole role{};    ///< the load checks treat a tweeter with more care
     double dcResistance{};          ///< Ω at 0 Hz
     double fs{};                    ///< Hz; 0 where unknown
     bool still{};                   ///< a resistor or a coil: no resonance to be known

@@ -39,7 +39,7 @@ struct DriverKeys {
     std::optional<std::vector<double>> phases;
     std::optional<std::vector<double>> re;
     std::optional<std::vector<double>> im;
-    Role role{};
+    quantity::DriverRole role{};
     std::optional<ResponseKeys> response;
     double delay{};
 

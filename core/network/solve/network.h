@@ -5,6 +5,7 @@
 #include "core/network/circuit/circuit.h"
 #include "core/network/solve/loads.h"
 #include "core/network/solve/solve.h"
+#include "core/quantity/kinds.h"
 #include "core/text/fields.h"
 
 #include <functional>
@@ -33,7 +34,7 @@ struct NamedDriver {
     std::string name;
     DriverSource impedance;
     std::optional<curve::Curve> response; ///< Pa for 2.83 V
-    Role role{Role::bass};
+    quantity::DriverRole role{};
     double delay{};
 
     bool operator==(const NamedDriver&) const = default;

@@ -304,7 +304,8 @@ TEST(Battery, warnsOfTooMuch) {
     EXPECT_EQ(bench::battery(r)->verdict, BatteryVerdict::ok);
     r.voltage = 9;
     EXPECT_EQ(bench::battery(r)->verdict, BatteryVerdict::tooMuch);
-    bench::BatteryRequest tweeter{.Re = 6.1, .Bl = 3, .Cms = 0.06e-3, .role = bench::Role::tweeter};
+    bench::BatteryRequest tweeter{
+        .Re = 6.1, .Bl = 3, .Cms = 0.06e-3, .role = quantity::DriverRole::tweeter};
     EXPECT_EQ(bench::battery(tweeter)->verdict, BatteryVerdict::listenOnly);
     tweeter.voltage = 9;
     EXPECT_EQ(bench::battery(tweeter)->verdict, BatteryVerdict::tooMuch);

@@ -299,7 +299,7 @@ driver::Part part(const std::string& id, double Re, double fs, double sensitivit
 TEST(Replacement, theSameDriverScoresFull) {
     driver::MatchRequest r{.old = part("old", 5.8, 40, 88),
                            .candidates = {part("twin", 5.8, 40, 88)}};
-    r.role = driver::DriverRole::woofer;
+    r.role = quantity::DriverRole::woofer;
     r.Vb = 20e-3;
     r.fx = 2500;
     const auto out = *driver::match(r);
@@ -313,7 +313,7 @@ TEST(Replacement, theScoreIsTheFormula) {
     driver::MatchRequest r{.old = part("old", 5.8, 40, 88),
                            .candidates = {part("louder", 5.8, 40, 89.5)}};
     EXPECT_NEAR(driver::match(r)->candidates[0].score, 100 * std::exp(-0.5 * 2 / 5), 1e-9);
-    r.role = driver::DriverRole::tweeter; // a pad takes the surplus, so it counts half
+    r.role = quantity::DriverRole::tweeter; // a pad takes the surplus, so it counts half
     const auto padded = *driver::match(r);
     EXPECT_NEAR(padded.candidates[0].score, 100 * std::exp(-0.5 * 2 * 0.25 / 5), 1e-9);
     EXPECT_NEAR(padded.candidates[0].pad, 1.5, 1e-12);

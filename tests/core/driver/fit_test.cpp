@@ -327,8 +327,11 @@ TEST(Multimeter, angleByThreeVoltages) {
 TEST(UsableBand, limitsAndTheirReasons) {
     const double Sd = 0.0137;
     const double a = std::sqrt(Sd / pi);
-    const auto b = driver::usableBand(
-        {.fs = 60.0, .Sd = Sd, .role = driver::Role::midrange, .lowOrder = 2, .offAxis = pi / 4.0});
+    const auto b = driver::usableBand({.fs = 60.0,
+                                       .Sd = Sd,
+                                       .role = quantity::DriverRole::midrange,
+                                       .lowOrder = 2,
+                                       .offAxis = pi / 4.0});
     ASSERT_TRUE(b.ok());
     EXPECT_NEAR(b->directivity * 2.0 * pi * a / 343.2, 3.13, 0.005);
     EXPECT_NEAR(*b->resonance, 180.0, 1e-9);
@@ -337,7 +340,7 @@ TEST(UsableBand, limitsAndTheirReasons) {
     // A peak of 9 dB: fourth order allows f_p/2.3, second order f_p/5.3.
     driver::UsableBandRequest peaked{.fs = 60.0,
                                      .Sd = 0.003,
-                                     .role = driver::Role::midrange,
+                                     .role = quantity::DriverRole::midrange,
                                      .offAxis = pi / 4.0,
                                      .referenceBand = {200.0, 2000.0}};
     for (const double f : curve::within(curve::designAxis(), 100.0, 12000.0)) {

@@ -35,6 +35,18 @@ std::size_t partCount(const job::Job& job) {
 
 } // namespace
 
+TEST(Start, customaryCrossoversRiseOneForEachPairOfWays) {
+    for (int ways = 2; ways <= 5; ++ways) {
+        const auto fx = study::customaryCrossovers(ways);
+        EXPECT_EQ(fx.size(), static_cast<std::size_t>(ways - 1));
+        EXPECT_TRUE(std::ranges::is_sorted(fx, std::less_equal<>()));
+        EXPECT_GE(fx.front(), 60.0);
+        EXPECT_LE(fx.back(), 6000.0);
+    }
+    EXPECT_EQ(study::customaryCrossovers(1), study::customaryCrossovers(2));
+    EXPECT_EQ(study::customaryCrossovers(9), study::customaryCrossovers(5));
+}
+
 TEST(Edits, everyEditIsNamedAndChangesOneThing) {
     const job::Job& before = demoJob();
     network::Part part = partOf(before, "R2");

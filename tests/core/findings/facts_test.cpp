@@ -1,10 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/box/closed.h"
+#include "core/box/motion.h"
 #include "core/driver/resonance.h"
 #include "core/edit/bench.h"
 #include "core/edit/front.h"
 #include "core/edit/measurement.h"
 #include "core/evaluation/assemble.h"
 #include "core/findings/facts.h"
+#include "core/findings/known_facts.h"
 #include "core/findings/words.h"
 #include "core/speaker/crossover.h"
 #include "demo/drivers.h"
@@ -16,12 +19,14 @@
 #include <cmath>
 #include <functional>
 #include <numbers>
+#include <set>
 
 namespace yf::test {
 
 namespace {
 
 using findings::Finding;
+namespace fact = findings::fact;
 
 const job::Record& hall() {
     static const job::Record record = hallRecord();
@@ -43,14 +48,14 @@ std::vector<Finding> found(const Looked& evaluation, std::string_view rule) {
     return all;
 }
 
-double figureOf(const Looked& evaluation, const findings::Subject& about, const char* fact) {
+double
+figureOf(const Looked& evaluation, const findings::Subject& about, const findings::Figure& figure) {
     for (const findings::Scope& scope : evaluation.facts) {
-        const auto own = scope.facts.find(fact);
-        if (scope.subject == about && own != scope.facts.end()) {
-            return std::get<double>(own->second);
+        if (const auto own = scope.facts[figure]; own && scope.subject == about) {
+            return *own;
         }
     }
-    ADD_FAILURE() << "no fact " << fact;
+    ADD_FAILURE() << "no fact " << figure.name;
     return 0.0;
 }
 
@@ -216,23 +221,24 @@ TEST(Remedy, namesTheDriverThatIsWrong) {
 
 TEST(Facts, comeFromWhereTheyShould) {
     const auto& e = hallEvaluation();
-    EXPECT_EQ(figureOf(e, {.cabinet = "left"}, "net.nominal_ohm"), 4.0);
-    EXPECT_EQ(figureOf(e, {.cabinet = "left"}, "net.Zmin_ohm"),
+    EXPECT_EQ(figureOf(e, {.cabinet = "left"}, fact::net::nominal_ohm), 4.0);
+    EXPECT_EQ(figureOf(e, {.cabinet = "left"}, fact::net::Zmin_ohm),
               e.find("left")->leastImpedance->ohms);
-    EXPECT_EQ(figureOf(e, {.cabinet = "left"}, "box.largest_m"), 0.96);
+    EXPECT_EQ(figureOf(e, {.cabinet = "left"}, fact::box::largest_m), 0.96);
     EXPECT_NEAR(
-        figureOf(e, {.cabinet = "left", .driver = "left-brome"}, "driver.Re_ohm"), 6.1, 0.15);
+        figureOf(e, {.cabinet = "left", .driver = "left-brome"}, fact::driver::Re_ohm), 6.1, 0.15);
     // Twins: the right woofer was made with 3 % more resonance.
     const findings::Subject twins{
         .cabinet = "left", .driver = "left-brome", .other = "right-brome"};
-    EXPECT_NEAR(figureOf(e, twins, "pair.fs_right_hz") / figureOf(e, twins, "pair.fs_left_hz"),
+    EXPECT_NEAR(figureOf(e, twins, fact::pair::fs_right_hz) /
+                    figureOf(e, twins, fact::pair::fs_left_hz),
                 1.03,
                 0.005);
     const findings::Subject crossover{
         .cabinet = "left", .driver = "left-teasel", .other = "left-sorrel"};
     const double spacing = std::hypot(0.035, 0.365 - 0.235);
-    EXPECT_NEAR(figureOf(e, crossover, "polar.spacing_wavelengths"),
-                spacing * figureOf(e, crossover, "align.fx_hz") / 343.2,
+    EXPECT_NEAR(figureOf(e, crossover, fact::polar::spacing_wavelengths),
+                spacing * figureOf(e, crossover, fact::align::fx_hz) / 343.2,
                 1e-9);
 }
 
@@ -312,6 +318,26 @@ job::Job twins(double fs, double Qms, double Le) {
         job, "left-brome", [=](double f, curve::Complex) { return plain(f, fs, Qms, Le); });
 }
 
+/// The hall's left tweeter, with a data sheet, was tried with a battery.
+job::Job tried(double volts, double watts, double Xmax) {
+    const job::Driver& d = *job::findDriver(hall().job(), "left-teasel");
+    driver::Part sheet = d.sheet;
+    sheet.model = {.Re = 6.0, .fs = 50.0, .Qms = 4.0, .Qes = 0.5};
+    sheet.Sd = 0.02;
+    sheet.Vas = 0.04;
+    sheet.power = watts;
+    sheet.Xmax = Xmax;
+    job::BenchReading reading;
+    reading.check = "battery_pop";
+    reading.outcome = "moves_out";
+    reading.cabinet = "left";
+    reading.driver = "left-teasel";
+    reading.place = bench::Place::driver;
+    reading.voltage = volts;
+    job::Job job = edited(hall().job(), edit::changeSheet(d.id, sheet, d.place));
+    return edited(job, edit::addReading(reading));
+}
+
 } // namespace
 
 // Each on both sides of its limit, through a whole job: 2^0.3 = 1.231.
@@ -329,24 +355,6 @@ TEST(Facts, aDriverIsHeldAgainstItsTwin) {
 }
 
 TEST(Facts, aBatteryIsHeldAgainstTheDataSheet) {
-    const auto tried = [](double volts, double watts, double Xmax) {
-        const job::Driver& d = *job::findDriver(hall().job(), "left-teasel");
-        driver::Part sheet = d.sheet;
-        sheet.model = {.Re = 6.0, .fs = 50.0, .Qms = 4.0, .Qes = 0.5};
-        sheet.Sd = 0.02;
-        sheet.Vas = 0.04;
-        sheet.power = watts;
-        sheet.Xmax = Xmax;
-        job::BenchReading reading;
-        reading.check = "battery_pop";
-        reading.outcome = "moves_out";
-        reading.cabinet = "left";
-        reading.driver = "left-teasel";
-        reading.place = bench::Place::driver;
-        reading.voltage = volts;
-        job::Job job = edited(hall().job(), edit::changeSheet(d.id, sheet, d.place));
-        return edited(job, edit::addReading(reading));
-    };
     // The measured 5.6 Ω or so: 9 V are some 14 W, half of 20 W is 10.
     EXPECT_TRUE(isFound(tried(9.0, 20.0, 1.0), "bench.battery_power", "left-teasel"));
     EXPECT_FALSE(isFound(tried(1.5, 20.0, 1.0), "bench.battery_power", "left-teasel"));
@@ -361,7 +369,7 @@ TEST(Facts, aLowerDriverBeams) {
     const job::Job& job = hall().job();
     const double fx = figureOf(hallEvaluation(),
                                {.cabinet = "left", .driver = "left-teasel", .other = "left-sorrel"},
-                               "align.fx_hz");
+                               fact::align::fx_hz);
     const auto with = [&](std::optional<double> ka) {
         const job::Driver& d = *job::findDriver(job, "left-sorrel");
         driver::Part sheet = d.sheet;
@@ -384,15 +392,120 @@ TEST(Facts, aNullNearTheAxisComesWithSpacing) {
         .cabinet = "left", .driver = "left-teasel", .other = "left-sorrel"};
     const job::Job sound =
         edited(hall().job(), edit::reverseDriver("left", 2, "Teasel 26")); // as it should be
-    const double before = figureOf(lookedAt(sound), about, "polar.nearest_null_deg");
+    const double before = figureOf(lookedAt(sound), about, fact::polar::nearest_null_deg);
     EXPECT_GT(std::abs(before), 15.0);
     EXPECT_FALSE(isFound(sound, "polar.null_near", "left-teasel"));
     job::Mount low = *std::ranges::find(
         sound.cabinets.front().mounts, std::string("left-sorrel"), &job::Mount::driver);
     low.y -= 0.25;
     const job::Job apart = edited(sound, edit::moveDriver("left", low, ""));
-    EXPECT_LT(std::abs(figureOf(lookedAt(apart), about, "polar.nearest_null_deg")), 15.0);
+    EXPECT_LT(std::abs(figureOf(lookedAt(apart), about, fact::polar::nearest_null_deg)), 15.0);
     EXPECT_TRUE(isFound(apart, "polar.null_near", "left-teasel"));
+}
+
+namespace {
+
+/// DC resistance was read on the left woofer and on its twin.
+job::Job readByMeter(double left, double right) {
+    job::Job job = hall().job();
+    for (const auto& [cabinet, ohms] : {std::pair{"left", left}, std::pair{"right", right}}) {
+        job::BenchReading reading;
+        reading.check = "dcr";
+        reading.cabinet = cabinet;
+        reading.driver = std::string(cabinet) + "-brome";
+        reading.place = bench::Place::driver;
+        reading.ohms = {ohms};
+        job = edited(job, edit::addReading(reading));
+    }
+    return job;
+}
+
+/// The left tweeter was taken 1 m away, gated.
+job::Job gated(double gate) {
+    job::Job job = hall().job();
+    const job::Driver& d = *job::findDriver(job, "left-teasel");
+    job::Take take = *job::takeInUse(job, d, job::TakeKind::response);
+    take.gate = gate;
+    return edited(job, edit::addTake(d.id, take));
+}
+
+/// The left woofer's box was meant to hold so many m³.
+job::Job meant(double volume) {
+    job::Job job = hall().job();
+    job::Cabinet& left = job.cabinets.front();
+    std::ranges::find(left.boxes, std::string("left-brome"), &job::Enclosure::driver)->designVb =
+        volume;
+    return job;
+}
+
+/// The left woofer was taken in a sealed box of its own volume, with that leak.
+job::Job sealed(double QL) {
+    job::Job job = hall().job();
+    const auto driver = hallEvaluation().find("left")->box("left-brome")->known.driver;
+    for (job::Take& t : job.takes) {
+        if (t.recorded.driver == "left-brome" && t.recorded.mounting == job::Mounting::ventedBox) {
+            t.recorded.mounting = job::Mounting::closedBox;
+            const box::System s = box::systemOf(driver, box::Closed{.Vb = 0.037, .QL = QL}, {});
+            std::vector<curve::Complex> Z;
+            for (const double f : t.curve->frequencies()) {
+                Z.push_back(box::motionAt(s, f).Z);
+            }
+            t.curve = std::make_shared<const curve::Curve>(
+                t.curve->frequencies(), std::move(Z), curve::Phase::common);
+        }
+    }
+    return job;
+}
+
+} // namespace
+
+// 8 % is 20 K of copper.
+TEST(Facts, aReadingByMeterIsHeldAgainstTheTwin) {
+    EXPECT_TRUE(isFound(readByMeter(6.0, 5.5), "bench.re_drift", "left-brome"));
+    EXPECT_FALSE(isFound(readByMeter(5.8, 5.5), "bench.re_drift", "left-brome"));
+}
+
+TEST(Facts, aGateIsThatOfTheTakeInUse) {
+    const job::Job job = gated(5e-3);
+    const job::Driver& teasel = *job::findDriver(job, "left-teasel");
+    const findings::Subject about{.cabinet = "left",
+                                  .driver = "left-teasel",
+                                  .take = job::takeInUse(job, teasel, job::TakeKind::response)->id};
+    EXPECT_DOUBLE_EQ(figureOf(lookedAt(job), about, fact::meas::gate_s), 5e-3);
+}
+
+TEST(Facts, aVolumeIsHeldAgainstTheOneMeant) {
+    const double net = 1e-3 * figureOf(lookedAt(meant(0.04)),
+                                       {.cabinet = "left", .driver = "left-brome"},
+                                       fact::box::Vb_l);
+    EXPECT_FALSE(isFound(meant(net / 1.09), "box.volume", "left-brome"));
+    EXPECT_TRUE(isFound(meant(net / 1.12), "box.volume", "left-brome"));
+}
+
+// A fact that no job tells makes rules that cannot fire: whoever declares one, has it found.
+TEST(Facts, eachThatAJobTellsIsToldByOne) {
+    // Told by takes of a whole cabinet: tests/core/study/align_test.cpp, WholeTake.
+    const std::set<const findings::FactKind*> elsewhere{
+        &fact::align::hole_db, &fact::align::hole_hz, &fact::align::wiring_change_db};
+    std::set<const findings::FactKind*> told = elsewhere;
+    for (const job::Job& job : {hall().job(),
+                                demoJob(),
+                                twins(30.0, 5.0, 0.5e-3),
+                                tried(1.5, 20.0, 1.0),
+                                readByMeter(5.5, 5.5),
+                                gated(5e-3),
+                                meant(0.04),
+                                sealed(40.0)}) {
+        for (const findings::Scope& scope : lookedAt(job).facts) {
+            for (const auto& [name, fact] : scope.facts) {
+                told.insert(fact.kind);
+            }
+        }
+    }
+    for (const findings::FactUse& use : findings::factUses()) {
+        EXPECT_EQ(told.contains(use.kind), use.kind->origin == findings::Origin::job)
+            << use.kind->name;
+    }
 }
 
 TEST(FindingText, figuresHaveTheirUnits) {

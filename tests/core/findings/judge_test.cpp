@@ -15,6 +15,13 @@ namespace {
 
 using namespace findings;
 
+const FactKind& kind(std::string_view name) {
+    const auto use =
+        std::ranges::find(factUses(), name, [](const FactUse& u) { return u.kind->name; });
+    YF_EXPECT(use != factUses().end());
+    return *use->kind;
+}
+
 /// "bench.Re_ohm=1001 box.free_standing=true" as facts.
 Facts facts(std::string_view words) {
     Facts result;
@@ -24,8 +31,8 @@ Facts facts(std::string_view words) {
         const std::size_t equals = word.find('=');
         const std::string_view value = word.substr(equals + 1);
         const bool flag = value == "true" || value == "false";
-        result.emplace(word.substr(0, equals),
-                       flag ? Fact{value == "true"} : Fact{text::parseNumber(value).value()});
+        result.put({&kind(word.substr(0, equals)),
+                    flag ? Fact{value == "true"} : Fact{text::parseNumber(value).value()}});
     }
     return result;
 }
@@ -243,12 +250,12 @@ TEST(Rules, withoutOneOfItsFactsARuleIsNotChecked) {
         const Facts all = facts(row.fires);
         for (const auto& [name, fact] : all) {
             Facts less = all;
-            less.erase(name);
+            less.leaveOut(*fact.kind);
             const Judgement judgement = judge({Scope{.facts = less}});
             EXPECT_FALSE(idsOf(judgement).contains(row.id)) << row.id << " without " << name;
             EXPECT_TRUE(isNotChecked(judgement, row.id)) << row.id << " without " << name;
             EXPECT_EQ(missingFacts(findRule(row.id).value(), {Scope{.facts = less}}),
-                      std::vector<std::string>{name});
+                      std::vector<const FactKind*>{fact.kind});
         }
     }
 }
@@ -359,8 +366,8 @@ TEST(Findings, eachScopeSpeaksForItself) {
 }
 
 TEST(Findings, aChangedLimitMovesTheThreshold) {
-    EXPECT_EQ(conditionOf(findRule("net.zmin").value()).limit(), 0.8);
-    EXPECT_EQ(conditionOf(findRule("net.saturation").value()).limit(), std::nullopt);
+    EXPECT_EQ(rules()[findRule("net.zmin").value()].when.limit(), 0.8);
+    EXPECT_EQ(rules()[findRule("net.saturation").value()].when.limit(), std::nullopt);
     EXPECT_TRUE(idsOf(judged("pair.level_difference_db=0.8")).contains("pair.level"));
     const Judgement looser = judged("pair.level_difference_db=0.8", {{"pair.level", 1.0}});
     EXPECT_FALSE(idsOf(looser).contains("pair.level"));
@@ -368,45 +375,126 @@ TEST(Findings, aChangedLimitMovesTheThreshold) {
                     .contains("net.zmin"));
 }
 
-TEST(Condition, readsArithmeticAsWritten) {
+namespace {
+
+constexpr Figure x{"a.x", {}, Range::any};
+constexpr Figure y{"a.y", {}, Range::any};
+constexpr Figure z{"a.z", {}, Range::any};
+constexpr Flag yes{"a.yes"};
+
+std::vector<std::string> namesOf(const Condition& condition) {
+    std::vector<std::string> names;
+    for (const FactUse& use : condition.facts()) {
+        names.push_back(std::string(use.kind->name) + (use.mustBePositive ? "+" : ""));
+    }
+    return names;
+}
+
+} // namespace
+
+TEST(Condition, computesAsWritten) {
     struct {
-        const char* text;
+        Condition condition;
         double figure;
         double threshold;
-    } const rows[] = {{"1 + 2 * 3 > 2 ** 3 ** 2 / 4", 7.0, 128.0},
-                      {"-2 ** 2 > abs(-3) - -1", -4.0, 4.0},
-                      {"8 / 4 / 2 > log2(8)", 1.0, 3.0},
-                      {"(1 + 2) * 3 >= 9 - 3 - 2", 9.0, 4.0}};
+    } const rows[] = {{1 + 2 * x > pow(2, pow(x, 2)) / 4, 7.0, 128.0},
+                      {pow(2, 2) * -1 > abs(-1 * x) - -1, -4.0, 4.0},
+                      {8 / (x + 1) / 2 > log2(x + 5), 1.0, 3.0},
+                      {(1 + x) * 3 >= 9 - x - 2, 12.0, 4.0}};
 
     for (const auto& row : rows) {
-        const auto condition = Condition::parse(row.text);
-        ASSERT_TRUE(condition.ok()) << text::sentence(condition.error());
-        const Outcome outcome = condition->judge({});
-        EXPECT_DOUBLE_EQ(outcome.figure.value(), row.figure) << row.text;
-        EXPECT_DOUBLE_EQ(outcome.threshold.value(), row.threshold) << row.text;
+        const Outcome outcome = row.condition.judge({3.0});
+        EXPECT_DOUBLE_EQ(outcome.figure.value(), row.figure);
+        EXPECT_DOUBLE_EQ(outcome.threshold.value(), row.threshold);
+        EXPECT_EQ(outcome.holds, row.figure > row.threshold);
     }
 }
 
-TEST(Condition, saysWhereItIsNotUnderstood) {
+TEST(Condition, comparesOnTheRightSideOfItsLimit) {
     struct {
-        const char* text;
-        const char* column;
-    } const rows[] = {{"a.b", "column 4"},
-                      {"a.b > ", "column 7"},
-                      {"a > 1", "column 1"},
-                      {"a.b > 1 or a.c > 2", "column 9"},
-                      {"(a.b > 1", "column 6"},
-                      {"log2 a.b > 1", "column 6"},
-                      {"a.b > true", "column 11"},
-                      {"a.b + 1 == true", "column 16"},
-                      {"1.2.3 > 1", "column 1"},
-                      {"", "column 1"}};
+        Condition condition;
+        bool below;
+        bool at;
+        bool above;
+    } const rows[] = {{x > 2, false, false, true},
+                      {x >= 2, false, true, true},
+                      {x < 2, true, false, false},
+                      {x <= 2, true, true, false}};
 
     for (const auto& row : rows) {
-        const auto condition = Condition::parse(row.text);
-        ASSERT_FALSE(condition.ok()) << row.text;
-        EXPECT_TRUE(condition.error().given.starts_with(row.column))
-            << row.text << ": " << text::sentence(condition.error());
+        EXPECT_EQ(row.condition.judge({1.9}).holds, row.below);
+        EXPECT_EQ(row.condition.judge({2.0}).holds, row.at);
+        EXPECT_EQ(row.condition.judge({2.1}).holds, row.above);
+    }
+}
+
+TEST(Condition, knowsWhatItUsesAndWhatMustBePositive) {
+    EXPECT_EQ(namesOf(y / x > 3 && z < x), (std::vector<std::string>{"a.y", "a.x+", "a.z"}));
+    EXPECT_EQ(namesOf(log2(x * y) > 3 / (z - 1)),
+              (std::vector<std::string>{"a.x+", "a.y+", "a.z+"}));
+    EXPECT_EQ(namesOf(x < y && yes == true), (std::vector<std::string>{"a.x", "a.y", "a.yes"}));
+}
+
+TEST(Condition, itsLimitIsTheFirstNumberOnTheRight) {
+    EXPECT_EQ((2 * x > 0.5 * y).limit(), 0.5);
+    EXPECT_EQ((x > y).limit(), std::nullopt);
+    EXPECT_EQ((yes == true && x > 4 && y > 5).limit(), 4.0);
+    EXPECT_EQ((x > y && y > 5).limit(), std::nullopt) << "only of the first comparison";
+    const Condition tighter = (yes == true && x > 4 && y > 5).withLimit(6.0);
+    EXPECT_EQ(tighter.limit(), 6.0);
+    EXPECT_FALSE(tighter.judge({true, 5.5, 7.0}).holds);
+    EXPECT_TRUE(tighter.judge({true, 6.5, 7.0}).holds);
+    EXPECT_FALSE(tighter.judge({true, 6.5, 4.5}).holds) << "the other one stays";
+    EXPECT_TRUE((x > y).withLimit(100.0).judge({2.0, 1.0}).holds);
+}
+
+TEST(Facts, aFigureThatIsNotFiniteIsNotKnown) {
+    Facts known;
+    known.put(x, std::nan(""));
+    known.put(y, HUGE_VAL);
+    EXPECT_EQ(known.size(), 0U);
+    known.put(x, 2.0);
+    known.put(x, std::nan(""));
+    EXPECT_EQ(known[x], 2.0);
+    EXPECT_EQ(known[y], std::nullopt);
+    EXPECT_EQ(known[yes], std::nullopt);
+    known.put(yes, false);
+    EXPECT_EQ(known[yes], false);
+}
+
+// The key says its unit to whoever writes JSON, the declaration to whoever reads the screen.
+TEST(Rules, aFactIsShownInTheUnitOfItsKey) {
+    constexpr std::pair<std::string_view, std::string_view> units[] = {{"_m_per_s", "m/s"},
+                                                                       {"_m_per_n", "m/N"},
+                                                                       {"_t_m", "T·m"},
+                                                                       {"_ohm", "Ω"},
+                                                                       {"_hz", "Hz"},
+                                                                       {"_deg", "°"},
+                                                                       {"_pct", "%"},
+                                                                       {"_dba", "dB(A)"},
+                                                                       {"_db", "dB"},
+                                                                       {"_kg", "kg"},
+                                                                       {"_m", "m"},
+                                                                       {"_s", "s"},
+                                                                       {"_f", "F"},
+                                                                       {"_h", "H"},
+                                                                       {"_v", "V"},
+                                                                       {"_w", "W"},
+                                                                       {"_a", "A"},
+                                                                       {"_l", "l"}};
+    for (const FactUse& use : factUses()) {
+        if (use.figure != nullptr) {
+            const auto* named = std::ranges::find_if(
+                units, [&](const auto& u) { return use.kind->name.ends_with(u.first); });
+            EXPECT_EQ(use.figure->unit.name,
+                      named == std::end(units) ? std::string_view{} : named->second)
+                << use.kind->name;
+        }
+    }
+    for (const Rule& rule : rules()) {
+        if (const Figure* compared = rule.when.compared()) {
+            EXPECT_EQ(rule.unit, compared->unit) << rule.id;
+        }
     }
 }
 

@@ -147,14 +147,31 @@ TEST(BeforePlay, firstIsSoftRaisesAreAskedAndPowerIsTold) {
     EXPECT_TRUE(beforePlay({.level = -30.0, .before = -30.0, .near = true}).countdown);
     EXPECT_TRUE(beforePlay({.level = -11.0, .before = -11.0}).countdown);
     EXPECT_FALSE(beforePlay({.level = -12.0, .before = -12.0}).countdown);
-    // 28.28 V peak at full scale, −20 dB: 2 V rms into 8 Ω is half a watt.
-    const PlayAdvice power = beforePlay({.level = -20.0,
-                                         .before = -20.0,
-                                         .fullScaleVoltage = 20.0 * std::numbers::sqrt2,
-                                         .Re = 8.0,
-                                         .rating = 4.9});
-    EXPECT_NEAR(power.power.value_or(0.0), 0.5, 1e-9);
-    EXPECT_TRUE(power.muchPower);
+    // 28.28 V peak at full scale, −20 dB: 2 V rms into 8 Ω is half a watt, 2.83 V a whole one.
+    using quantity::DriverRole;
+    const auto power = [](double volts, DriverRole role) {
+        return beforePlay({.level = -20.0,
+                           .before = -20.0,
+                           .fullScaleVoltage = 10.0 * volts * std::numbers::sqrt2,
+                           .Re = 8.0,
+                           .role = role});
+    };
+    EXPECT_NEAR(power(2.0, DriverRole::tweeter).power.value_or(0.0), 0.5, 1e-9);
+    EXPECT_FALSE(power(2.0, DriverRole::tweeter).muchPower);
+    EXPECT_TRUE(power(2.9, DriverRole::tweeter).muchPower) << "a tenth of 10 W";
+    EXPECT_FALSE(power(2.9, DriverRole::woofer).muchPower);
+    EXPECT_TRUE(power(5.0, DriverRole::woofer).muchPower) << "a tenth of 30 W";
+    EXPECT_NEAR(beforePlay({.level = 0.0,
+                            .before = 0.0,
+                            .fullScaleVoltage = std::numbers::sqrt2,
+                            .role = DriverRole::woofer})
+                    .power.value_or(0.0),
+                1.0 / usualRe,
+                1e-12);
+    // A tweeter's sweep keeps clear of its resonance, or is soft.
+    EXPECT_GE(responseSweep(DriverRole::tweeter).frequency, 500.0);
+    EXPECT_LE(impedanceSweep(DriverRole::tweeter).level, -30.0);
+    EXPECT_LE(responseSweep(DriverRole::woofer).frequency, 20.0);
     EXPECT_FALSE(beforePlay({.level = -20.0, .before = -20.0}).power.has_value());
 }
 

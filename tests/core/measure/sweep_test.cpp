@@ -388,8 +388,8 @@ TEST(Polar, knownPatterns) {
     measure::PolarRequest sphere = dipole;
     for (double angle = -170.0; angle <= 180.0; angle += 10.0) {
         const double level = 20.0 * std::log10(std::max(std::abs(std::cos(angle * degree)), 1e-3));
-        for (const auto plane : {measure::Plane::horizontal, measure::Plane::vertical}) {
-            if (plane == measure::Plane::vertical && (angle == 0.0 || angle == 180.0)) {
+        for (const auto plane : {quantity::Plane::horizontal, quantity::Plane::vertical}) {
+            if (plane == quantity::Plane::vertical && (angle == 0.0 || angle == 180.0)) {
                 continue;
             }
             dipole.curves.push_back({plane, angle, {level}});
@@ -415,7 +415,7 @@ TEST(Polar, fileNames) {
         {"left_hor_-30.txt", "left_hor_30.txt", "V+010deg.csv", "box-1 hor-15.txt", "notes.txt"});
     EXPECT_EQ(files[0].angle, -30.0);
     EXPECT_EQ(files[1].angle, 30.0);
-    EXPECT_EQ(files[2].plane, measure::Plane::vertical);
+    EXPECT_EQ(files[2].plane, quantity::Plane::vertical);
     EXPECT_EQ(files[2].angle, 10.0);
     EXPECT_EQ(files[3].angle, 15.0) << "no positive one in the set: a hyphen";
     EXPECT_EQ(files[4].problem, "no plane");

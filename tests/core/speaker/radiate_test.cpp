@@ -229,6 +229,31 @@ TEST(Lobes, nullsAndPeaksOfPairs) {
     EXPECT_NEAR(*deep.peak, -std::atan2(0.1, 1.0), 1e-9);
 }
 
+// Two like sources in step, 0.3 m apart, heard by one microphone: the phase there is that of the
+// paths, and far away it is taken out again, so that all lies about the axis (two-point
+// interference: nulls at sin θ = ±λ/2d).
+TEST(Polar, lobesFarAwayDoNotRememberTheMicrophone) {
+    const double f = 1000.0;
+    const double k = 2.0 * pi * f / c;
+    const speaker::Point low{0.0, -0.15, 0.0};
+    const speaker::Point high{0.0, 0.15, 0.0};
+    for (const speaker::Point& microphone :
+         {speaker::Point{0.0, 0.15, 0.5}, speaker::Point{0.0, -0.4, 1.0}, {0.0, 0.0, 2.0}}) {
+        const double turned = -k * (length(microphone - high) - length(microphone - low));
+        const auto found = speaker::lobesOf(
+            {low, microphone}, {high, microphone}, turned, quantity::Plane::vertical, f);
+        ASSERT_EQ(found.nulls.size(), 2U);
+        EXPECT_NEAR(std::sin(found.nulls[0]), -c / f / 0.6, 1e-9);
+        EXPECT_NEAR(std::sin(found.nulls[1]), c / f / 0.6, 1e-9);
+        EXPECT_NEAR(*found.peak, 0.0, 1e-9);
+        EXPECT_TRUE(
+            speaker::lobesOf(
+                {low, microphone}, {high, microphone}, turned, quantity::Plane::horizontal, f)
+                .nulls.empty())
+            << "side by side there is nothing between them";
+    }
+}
+
 // The formula of lobes against the full sum far away.
 TEST(Polar, nullsLieWhereTheSumHasThem) {
     speaker::Speaker s = pairOf(speaker::FilterKind::butterworth, 1, 1);
@@ -238,7 +263,7 @@ TEST(Polar, nullsLieWhereTheSumHasThem) {
         angles.push_back(0.1 * i * quantity::degree);
     }
     const auto polar = speaker::polar({.speaker = s,
-                                       .plane = speaker::Plane::vertical,
+                                       .plane = quantity::Plane::vertical,
                                        .angles = angles,
                                        .frequencies = {{1000.0}},
                                        .distance = 100.0,
@@ -268,7 +293,7 @@ TEST(Polar, pistonsHaveTheirIndexAndWidth) {
         at.push_back(ka * c / (2.0 * pi * 0.1));
     }
     const auto polar = speaker::polar(
-        {.speaker = s, .plane = speaker::Plane::horizontal, .frequencies = at, .distance = 10.0});
+        {.speaker = s, .plane = quantity::Plane::horizontal, .frequencies = at, .distance = 10.0});
     ASSERT_TRUE(polar.ok());
     const std::array closed{3.018, 3.734, 5.880, 9.159, 14.017};
     for (std::size_t k = 0; k < closed.size(); ++k) {

@@ -117,7 +117,7 @@ TEST(Directions, beginWithTheMeasuredSum) {
         ASSERT_NEAR(std::abs(sum[k] / result.sum[k]), 1.0, 1e-9);
     }
     const auto map =
-        evaluation::mapOf(*all, left(hallJob()).seat, speaker::Plane::vertical, 15, 90);
+        evaluation::mapOf(*all, left(hallJob()).seat, quantity::Plane::vertical, 15, 90);
     EXPECT_EQ(map.angles.size(), 13U);
     EXPECT_EQ(map.levels.size(), 13U);
 }
@@ -125,11 +125,11 @@ TEST(Directions, beginWithTheMeasuredSum) {
 // Where a driver's sides were taken, the map says how far; a set of the other plane counts as far
 // to either side as it goes to the wider one. Nothing taken, nothing said.
 TEST(Directions, theMapSaysWhereTakesEnd) {
-    const auto takenOf = [](const job::Job& job, speaker::Plane plane) {
+    const auto takenOf = [](const job::Job& job, quantity::Plane plane) {
         const auto all = evaluation::directionsOf(job, left(job), resultOf(job), 8);
         return evaluation::mapOf(*all, left(job).seat, plane, 15, 90).taken;
     };
-    EXPECT_FALSE(takenOf(hallJob(), speaker::Plane::horizontal));
+    EXPECT_FALSE(takenOf(hallJob(), quantity::Plane::horizontal));
     job::Job job = hallJob();
     const job::Driver& tweeter = *job::findDriver(job, "left-teasel");
     const job::Take onAxis = *job::takeInUse(job, tweeter, job::TakeKind::response);
@@ -139,15 +139,15 @@ TEST(Directions, theMapSaysWhereTakesEnd) {
         take.recorded.cabinet = "left";
         take.recorded.driver = tweeter.id;
         take.recorded.place = job::MicPlace::farField;
-        take.recorded.plane = measure::Plane::horizontal;
+        take.recorded.plane = quantity::Plane::horizontal;
         take.recorded.angle = angle;
         job.takes.push_back(take);
     }
-    const auto horizontal = takenOf(job, speaker::Plane::horizontal);
+    const auto horizontal = takenOf(job, quantity::Plane::horizontal);
     ASSERT_TRUE(horizontal);
     EXPECT_NEAR(horizontal->first, -45.0 * quantity::degree, 1e-9);
     EXPECT_NEAR(horizontal->second, 30.0 * quantity::degree, 1e-9);
-    const auto vertical = takenOf(job, speaker::Plane::vertical);
+    const auto vertical = takenOf(job, quantity::Plane::vertical);
     ASSERT_TRUE(vertical);
     EXPECT_NEAR(vertical->first, -45.0 * quantity::degree, 1e-9);
     EXPECT_NEAR(vertical->second, 45.0 * quantity::degree, 1e-9);

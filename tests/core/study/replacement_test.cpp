@@ -116,7 +116,7 @@ TEST(DriverLibrary, whatIsWrongIsNamedWithItsPlace) {
 
 TEST(Replacement, theOldDriverIsKnownFromItsCurves) {
     const study::OldDriver old = oldOf(hall(), "left", "left-sorrel");
-    EXPECT_EQ(old.role, driver::DriverRole::midrange);
+    EXPECT_EQ(old.role, quantity::DriverRole::midrange);
     EXPECT_EQ(old.model, FigureSource::measured);
     EXPECT_EQ(old.sensitivity, FigureSource::measured);
     // The demo's invented driver (demo/drivers.cpp): 6.4 Ω, 135 Hz, 3.4, 0.75, about 90 dB.
@@ -151,7 +151,7 @@ TEST(Replacement, thePresentSeriesComesFirstAndAMisfitLast) {
     EXPECT_FALSE(misfit->judged.fits);
     EXPECT_GE(misfit->judged.reasons.size(), 2U);
     EXPECT_TRUE(std::ranges::none_of(*found, [](const study::Replacement& f) {
-        return f.entry.role != driver::DriverRole::midrange;
+        return f.entry.role != quantity::DriverRole::midrange;
     }));
 }
 
@@ -181,7 +181,7 @@ TEST(Replacement, aDataSheetOutranksTheCurves) {
 
 TEST(Replacement, whatIsNotKnownIsSaidNotGuessed) {
     study::OldDriver old;
-    old.role = driver::DriverRole::tweeter;
+    old.role = quantity::DriverRole::tweeter;
     const auto found = study::findReplacements(old, {}, driver::shippedLibrary());
     ASSERT_TRUE(found.ok());
     ASSERT_FALSE(found->empty());

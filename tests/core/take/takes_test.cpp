@@ -155,12 +155,12 @@ TEST(ImportAngles, aSetTellsPlanesAndAngles) {
     const auto set = likelyAngles({"box_hor_0.txt", "box_hor_-30.txt", "V+010deg.csv", "box.txt"});
     ASSERT_EQ(set.size(), 4U);
     EXPECT_EQ(set[1].angle, -30.0);
-    EXPECT_EQ(set[2].plane, measure::Plane::vertical);
+    EXPECT_EQ(set[2].plane, quantity::Plane::vertical);
     EXPECT_FALSE(set[3].problem.empty());
     // A take from an angle joins without pushing the one on the axis aside.
     auto file = exportTake(recorded("left-sorrel", job::TakeKind::response), TakeFormat::table);
     ImportOrder order{.file = {file->bytes, "box_hor_-30.txt", "2026-11-27"},
-                      .plane = measure::Plane::horizontal,
+                      .plane = quantity::Plane::horizontal,
                       .angle = -30.0};
     auto imported = importTake(order);
     ASSERT_TRUE(imported.ok());
