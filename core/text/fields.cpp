@@ -21,6 +21,25 @@ readNumber(const Value& value, const quantity::Quantity& quantity, const std::st
                  "must be " + rangeText(quantity.lowest, quantity.highest)};
 }
 
+namespace {
+
+/// Each of the list in turn, until one is refused: `takeOne` says so.
+template <class One>
+void fill(std::vector<One>& member,
+          const Value::List& list,
+          const std::string& path,
+          const auto& takeOne) {
+    member.clear();
+    member.reserve(list.size());
+    for (std::size_t i = 0; i < list.size(); ++i) {
+        if (!takeOne(member.emplace_back(), list[i], join(path, i))) {
+            return;
+        }
+    }
+}
+
+} // namespace
+
 bool FieldReader::open(std::string_view key) {
     known_.emplace_back(key);
     if (error_) {
@@ -94,11 +113,10 @@ void FieldReader::take(std::vector<double>& member,
     if (list == nullptr) {
         return;
     }
-    member.clear();
-    member.reserve(list->size());
-    for (std::size_t i = 0; i < list->size() && !error_; ++i) {
-        take(member.emplace_back(), q, (*list)[i], join(path, i));
-    }
+    fill(member, *list, path, [&](auto& one, const Value& entry, Path at) {
+        take(one, q, entry, at);
+        return !error_;
+    });
 }
 
 void FieldReader::take(std::vector<std::optional<double>>& member,
@@ -109,11 +127,10 @@ void FieldReader::take(std::vector<std::optional<double>>& member,
     if (list == nullptr) {
         return;
     }
-    member.clear();
-    member.reserve(list->size());
-    for (std::size_t i = 0; i < list->size() && !error_; ++i) {
-        take(member.emplace_back(), q, (*list)[i], join(path, i));
-    }
+    fill(member, *list, path, [&](auto& one, const Value& entry, Path at) {
+        take(one, q, entry, at);
+        return !error_;
+    });
 }
 
 void FieldReader::take(int& member, const quantity::Whole& whole, const Value& value, Path path) {
@@ -165,10 +182,10 @@ void FieldReader::take(std::vector<std::string>& member,
     if (list == nullptr) {
         return;
     }
-    member.clear();
-    for (std::size_t i = 0; i < list->size() && !error_; ++i) {
-        take(member.emplace_back(), word, (*list)[i], join(path, i));
-    }
+    fill(member, *list, path, [&](auto& one, const Value& entry, Path at) {
+        take(one, word, entry, at);
+        return !error_;
+    });
 }
 
 std::optional<std::size_t>
