@@ -65,6 +65,7 @@ FindingsPanel::FindingsPanel(QWidget* parent) : QWidget(parent) {
     QFont bold = font();
     bold.setWeight(QFont::DemiBold);
     counts_->setFont(bold);
+    counts_->setWordWrap(true); // German ones are too long for a line
     scroll_ = new QScrollArea(this);
     scroll_->setObjectName(QStringLiteral("findings_scroll"));
     scroll_->setWidgetResizable(true);
