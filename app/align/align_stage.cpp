@@ -838,17 +838,20 @@ void AlignStage::offerTakes(const std::vector<study::ArrivalStudy>& all) {
     }
 }
 
-void AlignStage::go(const Place& place) {
+bool AlignStage::go(const Place& place) {
     for (int page = dialPage; page <= helpsPage; ++page) {
         if (place.page == QLatin1String(pageIds[page])) {
             showPage(page);
-            return;
+            return true;
         }
     }
     if (place.page == QLatin1String("plane")) {
         showPage(anglesPage);
         plane_->setCurrentIndex(place.subject() == QLatin1String("horizontal") ? 1 : 0);
-        return;
+        return true;
+    }
+    if (!place.page.isEmpty()) {
+        return false;
     }
     if (place.frequency) {
         const double f = *place.frequency;
@@ -861,6 +864,7 @@ void AlignStage::go(const Place& place) {
         Q_EMIT response_->crosshairMoved(f);
     }
     response_->setFocus();
+    return true;
 }
 
 } // namespace yf::app

@@ -44,7 +44,7 @@ public:
     [[nodiscard]] bool working() const override { return helps_->working(); }
 
     void display(const Sight& sight) override;
-    void go(const Place& place) override;
+    bool go(const Place& place) override;
 
 protected:
     void resizeEvent(QResizeEvent* event) override;

@@ -223,24 +223,28 @@ void BoxStage::showPage(int page) {
     showBox();
 }
 
-void BoxStage::go(const Place& place) {
+bool BoxStage::go(const Place& place) {
     if (place.page == QLatin1String("curve")) {
         showPage(boxPage);
         box_->showCurve(static_cast<BoxCurve>(place.subject().toInt()));
-        return;
+        return true;
     }
     if (place.page == QLatin1String("kind")) {
         kind_->setCurrentIndex(place.subject().toInt());
-        return;
+        return true;
     }
     for (int page = 0; page < emptyPage; ++page) {
         if (place.page == QLatin1String(pageIds[page])) {
             showPage(page);
             tabs_[page]->setFocus();
-            return;
+            return true;
         }
     }
+    if (!place.page.isEmpty()) {
+        return false;
+    }
     showPage(boxPage);
+    return true;
 }
 
 } // namespace yf::app

@@ -41,7 +41,7 @@ public:
     void display(const Sight& sight) override;
 
     /// A page's id; "curve:3" chooses the second picture, "kind:4" makes it another box.
-    void go(const Place& place) override;
+    bool go(const Place& place) override;
 
 private:
     void showPage(int page);

@@ -183,4 +183,13 @@ void CheckList::setOpen(const QString& check) {
     setCurrentItem(nullptr);
 }
 
+bool CheckList::has(const QString& check) const {
+    for (int i = 0; i < count(); ++i) {
+        if (item(i)->data(keyRole).toString() == check) {
+            return true;
+        }
+    }
+    return false;
+}
+
 } // namespace yf::app

@@ -23,6 +23,9 @@ public:
     /// Marks the check whose card is open.
     void setOpen(const QString& check);
 
+    /// Whether it is one of the checks listed.
+    [[nodiscard]] bool has(const QString& check) const;
+
 Q_SIGNALS:
     void wanted(const QString& check);
 

@@ -319,14 +319,17 @@ void CheckStage::open(const std::string& check) {
     card_->display(sight_, check);
 }
 
-void CheckStage::go(const Place& place) {
+bool CheckStage::go(const Place& place) {
     if (place.page == QLatin1String("polarity")) {
         showPage(1);
-        return;
+        return true;
     }
     if (place.page == QLatin1String("replace")) {
         showPage(2);
-        return;
+        return true;
+    }
+    if (!place.page.isEmpty() && !list_->has(place.page)) {
+        return false;
     }
     showPage(0);
     if (!place.page.isEmpty()) {
@@ -337,6 +340,7 @@ void CheckStage::go(const Place& place) {
         }
     }
     list_->setFocus();
+    return true;
 }
 
 } // namespace yf::app

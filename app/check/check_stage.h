@@ -34,7 +34,7 @@ public:
 
     [[nodiscard]] QString state(const Sight& sight) const override;
     void display(const Sight& sight) override;
-    void go(const Place& place) override;
+    bool go(const Place& place) override;
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;

@@ -442,7 +442,7 @@ void CrossoverStage::resizeEvent(QResizeEvent* event) {
     Stage::resizeEvent(event);
 }
 
-void CrossoverStage::go(const Place& place) {
+bool CrossoverStage::go(const Place& place) {
     const auto isAt = [&](const char* page) { return place.page == QLatin1String(page); };
     if (place.frequency) {
         response_->setCrosshair(*place.frequency);
@@ -466,7 +466,12 @@ void CrossoverStage::go(const Place& place) {
     } else if (isAt("list")) {
         showPage(partsPage);
     } else if (isAt("also")) {
-        also_->setCurrentIndex(place.subject().toInt());
+        bool isNumber = false;
+        const int index = place.subject().toInt(&isNumber);
+        if (!isNumber || index < 0 || index >= also_->count()) {
+            return false;
+        }
+        also_->setCurrentIndex(index);
     } else if (isAt("parts")) {
         showPage(lanesPage);
         lanes_->focusFirst();
@@ -476,9 +481,13 @@ void CrossoverStage::go(const Place& place) {
             scroll_->ensureWidgetVisible(tile);
             tile->setFocus();
         }
-    } else {
+    } else if (place.page.isEmpty() || isAt("response") || isAt("sensitivity") ||
+               isAt("corridor")) {
         response_->setFocus();
+    } else {
+        return false;
     }
+    return true;
 }
 
 } // namespace yf::app

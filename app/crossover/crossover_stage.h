@@ -39,7 +39,7 @@ public:
     [[nodiscard]] QString state(const Sight& sight) const override;
     [[nodiscard]] bool working() const override;
     void display(const Sight& sight) override;
-    void go(const Place& place) override;
+    bool go(const Place& place) override;
 
 protected:
     void resizeEvent(QResizeEvent* event) override;

@@ -484,13 +484,11 @@ void MainWindow::chooseStage(const QString& id) {
     }
 }
 
-void MainWindow::go(const Place& place) {
+bool MainWindow::go(const Place& place) {
     if (!place.stage.isEmpty()) {
         chooseStage(place.stage);
     }
-    if (stage_ != nullptr) {
-        stage_->go(place);
-    }
+    return stage_ != nullptr && stage_->go(place);
 }
 
 namespace {

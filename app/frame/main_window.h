@@ -76,7 +76,8 @@ public:
     /// Files for a look before they are taken.
     void previewImport(const QStringList& files);
 
-    void go(const Place& place);
+    /// False: there is no such place.
+    bool go(const Place& place);
 
 Q_SIGNALS:
     /// All views have been given this evaluation.

@@ -83,7 +83,8 @@ bool Showing::show(const QString& what) {
     } else if (const bool known = std::ranges::any_of(
                    window_.stages_, [&](const Stage* stage) { return stage->id() == kind; });
                known) {
-        window_.go(Place::read(what));
+        const auto place = Place::read(what);
+        return place && window_.go(*place);
     } else {
         return false;
     }

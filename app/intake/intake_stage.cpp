@@ -473,11 +473,14 @@ void IntakeStage::showTrace() {
     }
 }
 
-void IntakeStage::go(const Place& place) {
+bool IntakeStage::go(const Place& place) {
+    if (!place.page.isEmpty()) {
+        return false;
+    }
     const QString id = place.subject();
     if (id.isEmpty()) {
         complaint_->setFocus();
-        return;
+        return true;
     }
     for (const QString& list : {QStringLiteral("protectors_"), QStringLiteral("old_parts_")}) {
         if (auto* row = findChild<QWidget*>(list + id)) {
@@ -487,6 +490,7 @@ void IntakeStage::go(const Place& place) {
             }
         }
     }
+    return true;
 }
 
 void IntakeStage::dragEnterEvent(QDragEnterEvent* event) {

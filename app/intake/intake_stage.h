@@ -37,7 +37,7 @@ public:
 
     [[nodiscard]] QString state(const Sight& sight) const override;
     void display(const Sight& sight) override;
-    void go(const Place& place) override;
+    bool go(const Place& place) override;
 
 protected:
     void dragEnterEvent(QDragEnterEvent* event) override;

@@ -27,6 +27,9 @@
 #include <QStackedWidget>
 #include <QToolButton>
 
+#include <algorithm>
+#include <iterator>
+
 namespace yf::app {
 
 namespace {
@@ -222,36 +225,38 @@ void MeasureStage::showPage(int page) {
     showTakes();
 }
 
-void MeasureStage::go(const Place& place) {
+bool MeasureStage::go(const Place& place) {
     if (place.page == QLatin1String("next")) { // a response to record, alone or with another driver
         showPage(recordPage);
         record_->want(place.subject());
-        return;
+        return true;
+    }
+    const auto* const page =
+        std::ranges::find(pageIds, place.page, [](const char* id) { return QLatin1String(id); });
+    const bool sweep = place.page == QLatin1String("sweep");
+    const bool calibrations = place.page == QLatin1String("calibrations");
+    if (!place.page.isEmpty() && page == std::end(pageIds) && !sweep && !calibrations) {
+        return false;
     }
     // A measurement is chosen first; "+" before it ticks it.
     for (const QString& take : place.subjects) {
         take.startsWith(u'+') ? takes_->tick(take.mid(1).toStdString())
                               : takes_->choose(take.toStdString());
     }
-    if (place.page == QLatin1String("sweep")) {
+    if (sweep || calibrations) {
         showPage(recordPage);
-        record_->begin();
-        return;
+        sweep ? record_->begin() : record_->showCalibrations(true);
+        return true;
     }
-    if (place.page == QLatin1String("calibrations")) {
-        showPage(recordPage);
-        record_->showCalibrations(true);
-        return;
-    }
-    for (int page = 0; page < pages_->count(); ++page) {
-        if (place.page == QLatin1String(pageIds[page])) {
-            showPage(page);
-            tabs_[page]->setFocus();
-            return;
-        }
+    if (page != std::end(pageIds)) {
+        const int index = static_cast<int>(page - std::begin(pageIds));
+        showPage(index);
+        tabs_[index]->setFocus();
+        return true;
     }
     showPage(curvesPage);
     curves_->response()->setFocus();
+    return true;
 }
 
 void MeasureStage::dragEnterEvent(QDragEnterEvent* event) {

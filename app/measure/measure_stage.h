@@ -46,7 +46,7 @@ public:
     /// "curves", "record", "time", "decay", "merge", "angles", "parameters", "hand", each perhaps
     /// with takes to choose behind it ("time:take-17"); "sweep" records, "calibrations" shows what
     /// is taken off. Others lead to the curves.
-    void go(const Place& place) override;
+    bool go(const Place& place) override;
 
 protected:
     void dragEnterEvent(QDragEnterEvent* event) override;

@@ -17,8 +17,9 @@ struct Place {
     std::optional<double> frequency; ///< Hz, where a plot's crosshair is put
 
     /// "network:list", "check:dcr", "measure:curves:take-23:+take-19", "network:part:C3",
-    /// "align:frequency:2500": the one door for places as text (pictures, tests).
-    [[nodiscard]] static Place read(const QString& text);
+    /// "align:frequency:2500": the one door for places as text (pictures, tests). Nothing where a
+    /// frequency is no number above 0.
+    [[nodiscard]] static std::optional<Place> read(const QString& text);
 
     [[nodiscard]] QString subject() const { return subjects.value(0); }
 };

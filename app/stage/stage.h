@@ -70,8 +70,8 @@ public:
 
     virtual void display(const Sight& sight) = 0;
 
-    /// Leads the eye to a place of this stage; a page that it has not is its first.
-    virtual void go(const Place& place) = 0;
+    /// Leads the eye to a place of this stage. False: it has no such page, and nothing was done.
+    virtual bool go(const Place& place) = 0;
 
 Q_SIGNALS:
     void edited(const yf::edit::Edit& edit);

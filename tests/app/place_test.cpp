@@ -31,7 +31,9 @@ TEST(PlaceText, isReadStepByStep) {
     };
 
     for (const auto& row : rows) {
-        const Place place = Place::read(QLatin1String(row.text));
+        const auto read = Place::read(QLatin1String(row.text));
+        ASSERT_TRUE(read.has_value()) << row.text;
+        const Place& place = *read;
         EXPECT_EQ(place.stage, QLatin1String(row.stage)) << row.text;
         EXPECT_EQ(place.page, QLatin1String(row.page)) << row.text;
         EXPECT_EQ(place.subjects, row.subjects) << row.text;
@@ -39,7 +41,27 @@ TEST(PlaceText, isReadStepByStep) {
     }
 }
 
+TEST(PlaceText, aFrequencyIsANumberAboveNought) {
+    for (const char* const wrong : {"align:frequency", "align:frequency:x", "align:frequency:0"}) {
+        EXPECT_FALSE(Place::read(QLatin1String(wrong)).has_value()) << wrong;
+    }
+}
+
 class PlaceTest : public WindowTest {};
+
+TEST_F(PlaceTest, everyStageRefusesAPageThatItHasNot) {
+    app::Showing showing(*window);
+    for (const char* const stage : {"intake", "check", "measure", "box", "network", "align"}) {
+        const QString name = QLatin1String(stage);
+        EXPECT_TRUE(showing.show(name)) << stage;
+        EXPECT_FALSE(showing.show(name + QStringLiteral(":nowhere"))) << stage;
+    }
+    EXPECT_FALSE(showing.show(QStringLiteral("network:also:many")));
+    EXPECT_FALSE(showing.show(QStringLiteral("align:frequency:high")));
+    for (const char* const figure : {"sensitivity", "impedance", "corridor", "parts"}) {
+        EXPECT_TRUE(showing.show(QStringLiteral("network:") + QLatin1String(figure))) << figure;
+    }
+}
 
 TEST_F(PlaceTest, whatIsNotThereIsNotShown) {
     EXPECT_FALSE(app::Showing(*window).show(QStringLiteral("nowhere")));
