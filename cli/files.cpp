@@ -29,12 +29,14 @@ Result<std::string> readFile(const std::string& key, const std::string& path, st
     const std::unique_ptr<std::FILE, int (*)(std::FILE*)> file(std::fopen(path.c_str(), "rb"),
                                                                &std::fclose);
     if (!file) {
-        return Error{key, "'" + path + "': " + std::strerror(errno), "must be a readable file"};
+        return Error{key,
+                     say(YF_WORDS("core", "'%1': %2"), path, std::strerror(errno)),
+                     "must be a readable file"};
     }
     auto content = readStream(key, file.get(), most);
     if (!content) {
         Error error = content.error();
-        error.given = "'" + path + "': " + error.given;
+        error.given = say(YF_WORDS("core", "'%1': %2"), path, error.given);
         return error;
     }
     return content;

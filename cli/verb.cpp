@@ -8,7 +8,7 @@ namespace {
 constexpr int wrongInput = 2;
 
 Answer refuse(const Error& error) {
-    return {wrongInput, "", text::sentence(error) + "\n"};
+    return {wrongInput, "", text::sentence(error).english() + "\n"};
 }
 
 std::vector<std::string> topics() {

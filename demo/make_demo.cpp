@@ -41,12 +41,12 @@ int main(int argc, char** argv) {
     }
     const auto record = brief ? briefly() : yf::demo::lanternHall(yf::demo::hallTables());
     if (!record) {
-        std::fprintf(stderr, "%s\n", yf::text::sentence(record.error()).c_str());
+        std::fprintf(stderr, "%s\n", yf::text::sentence(record.error()).english().c_str());
         return 1;
     }
     const auto store = yf::job::store::Store::create(argv[1], *record);
     if (!store) {
-        std::fprintf(stderr, "%s\n", yf::text::sentence(store.error()).c_str());
+        std::fprintf(stderr, "%s\n", yf::text::sentence(store.error()).english().c_str());
         return 1;
     }
     return 0;

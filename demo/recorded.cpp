@@ -101,7 +101,7 @@ std::vector<job::Take> angles(const sim::SoundBench& onAxis, const job::Cabinet&
         job::Take take{.kind = job::TakeKind::response,
                        .name = std::string(angle > 0.0 ? "right " : "left ") +
                                std::to_string(static_cast<int>(std::abs(angle))),
-                       .understood = "One of a set of angles.",
+                       .understood = YF_WORDS("core", "One of a set of angles."),
                        .date = day};
         take.recorded = {.cabinet = cabinet.id,
                          .angle = angle,
@@ -126,7 +126,8 @@ edit::Edit recordBoxes(const std::vector<WooferInBox>& woofers) {
                     job::Take take{.id = "take-" + std::to_string(changed.takes.size() + 1),
                                    .kind = job::TakeKind::impedance,
                                    .name = w.driver + "-in-its-cabinet.txt",
-                                   .understood = "The woofer's lugs, network taken off.",
+                                   .understood =
+                                       YF_WORDS("core", "The woofer's lugs, network taken off."),
                                    .date = day};
                     take.recorded = {.cabinet = w.cabinet,
                                      .driver = w.driver,

@@ -65,7 +65,9 @@ std::string shown(std::string_view line) {
 }
 
 Error odd(std::string_view line, std::string_view wanted) {
-    return Error{"answer", shown(line) + " came", "expected " + std::string(wanted)};
+    return Error{YF_WORDS("core", "answer"),
+                 say(YF_WORDS("core", "%1 came"), shown(line)),
+                 say(YF_WORDS("core", "expected %1"), wanted)};
 }
 
 /// NR1, NR2 or NR3 of IEEE 488.2: an optional sign, digits, perhaps a point, perhaps an exponent.
@@ -102,10 +104,10 @@ Result<OhmsShown> ohmsOf(std::string_view figure, std::string_view line) {
     }
     const auto value = number(figure);
     if (!value || *value < 0.0) {
-        return odd(line, "ohms, such as +5.41E+00");
+        return odd(line, YF_WORDS("core", "ohms, such as +5.41E+00"));
     }
     if (std::abs(*value / notANumber - 1.0) < 1e-6) {
-        return odd(line, "a number; the meter says it has none");
+        return odd(line, YF_WORDS("core", "a number; the meter says it has none"));
     }
     if (*value >= overload * (1.0 - 1e-6)) {
         return OhmsShown{};
@@ -128,9 +130,10 @@ Result<std::vector<std::string>> LineSplitter::add(std::string_view bytes) {
         half_ += c;
         if (half_.size() > longest) {
             half_.clear();
-            return Error{"answer",
-                         "more than " + std::to_string(longest) + " characters without an end",
-                         "expected lines of a meter"};
+            return Error{YF_WORDS("core", "answer"),
+                         say(YF_WORDS("core", "more than %1 characters without an end"),
+                             std::to_string(longest)),
+                         YF_WORDS("core", "expected lines of a meter")};
         }
     }
     return lines;
@@ -139,7 +142,7 @@ Result<std::vector<std::string>> LineSplitter::add(std::string_view bytes) {
 Result<std::string> readIdentity(std::string_view line) {
     const auto fields = parted(line, ',');
     if (fields.size() != 4 || fields[0].empty() || fields[1].empty()) {
-        return odd(line, "maker, model, serial number and version");
+        return odd(line, YF_WORDS("core", "maker, model, serial number and version"));
     }
     return std::string(fields[0]) + " " + std::string(fields[1]);
 }
@@ -150,16 +153,20 @@ Done readFunction(std::string_view line) {
     if (name == "RES" || name == "FRES" || name == "RESISTANCE" || name == "FRESISTANCE") {
         return done();
     }
-    return Error{"answer", "the meter is set to " + shown(name), "set it to ohms"};
+    return Error{YF_WORDS("core", "answer"),
+                 say(YF_WORDS("core", "the meter is set to %1"), shown(name)),
+                 YF_WORDS("core", "set it to ohms")};
 }
 
 Result<OhmsShown> readOhms(std::string_view line) {
     const auto words = wordsOf(trimmed(line));
     if (words.empty() || words.size() > 2) {
-        return odd(line, "ohms, such as +5.41E+00");
+        return odd(line, YF_WORDS("core", "ohms, such as +5.41E+00"));
     }
     if (words.size() == 2 && !isOhm(words[1])) {
-        return Error{"answer", shown(line) + " came", "is no resistance: set the meter to ohms"};
+        return Error{YF_WORDS("core", "answer"),
+                     say(YF_WORDS("core", "%1 came"), shown(line)),
+                     YF_WORDS("core", "is no resistance: set the meter to ohms")};
     }
     return ohmsOf(words[0], line);
 }
@@ -173,16 +180,18 @@ Result<bench::LcrMode> readPairMode(std::string_view line) {
     if (name == "LPRP") {
         return bench::LcrMode::parallel;
     }
-    return Error{"answer",
-                 "the meter shows " + shown(name),
-                 "set it to inductance and resistance, in series (LSRS) or in parallel (LPRP)"};
+    return Error{
+        YF_WORDS("core", "answer"),
+        say(YF_WORDS("core", "the meter shows %1"), shown(name)),
+        YF_WORDS("core",
+                 "set it to inductance and resistance, in series (LSRS) or in parallel (LPRP)")};
 }
 
 Result<double> readFrequency(std::string_view line) {
     const auto value = number(trimmed(line));
     constexpr double most = 1e7;
     if (!value || !(*value > 0.0) || *value > most) {
-        return odd(line, "a frequency in hertz");
+        return odd(line, YF_WORDS("core", "a frequency in hertz"));
     }
     return *value;
 }
@@ -190,13 +199,13 @@ Result<double> readFrequency(std::string_view line) {
 Result<PairShown> readPair(std::string_view line, double frequency, bench::LcrMode mode) {
     const auto fields = parted(trimmed(line), ',');
     if (fields.size() < 2 || fields.size() > 3) {
-        return odd(line, "inductance, resistance and status");
+        return odd(line, YF_WORDS("core", "inductance, resistance and status"));
     }
     const auto l = number(fields[0]);
     const auto r = number(fields[1]);
     const auto status = fields.size() == 3 ? number(fields[2]) : std::optional(0.0);
     if (!l || !r || !status) {
-        return odd(line, "inductance, resistance and status");
+        return odd(line, YF_WORDS("core", "inductance, resistance and status"));
     }
     PairShown pair{frequency, *r, *l, mode};
     if (*status != 0.0 || std::abs(*r) >= overload * (1.0 - 1e-6) ||
@@ -212,8 +221,9 @@ Result<LineShown> readLine(std::string_view line) {
     LineShown out;
     if (words.size() == 3 && words[0] == "R") {
         if (!isOhm(words[2])) {
-            return Error{
-                "answer", shown(line) + " came", "is no resistance: set the meter to ohms"};
+            return Error{YF_WORDS("core", "answer"),
+                         say(YF_WORDS("core", "%1 came"), shown(line)),
+                         YF_WORDS("core", "is no resistance: set the meter to ohms")};
         }
         YF_TRY(ohms, ohmsOf(words[1], line));
         out.ohms = ohms;

@@ -21,10 +21,12 @@ QString utf8(const std::string& s) {
 } // namespace
 
 Result<Address> Address::read(const QString& text) {
-    const Error forms{"address",
-                      "'" + text.toStdString() + "' given",
-                      "must be tcp:HOST:PORT, serial:/dev/ttyUSB0 or lines:/dev/ttyUSB0, a serial "
-                      "one with @BAUD where it is not 9600"};
+    const Error forms{
+        YF_WORDS("core", "address"),
+        say(YF_WORDS("core", "'%1' given"), text.toStdString()),
+        YF_WORDS("core",
+                 "must be tcp:HOST:PORT, serial:/dev/ttyUSB0 or lines:/dev/ttyUSB0, a serial "
+                 "one with @BAUD where it is not 9600")};
     const QString s = text.trimmed();
     Address a;
     if (s.startsWith(QStringLiteral("tcp:"))) {
@@ -79,7 +81,7 @@ void Meter::setPatience(int milliseconds) {
     silence_.setInterval(milliseconds);
 }
 
-void Meter::set(MeterState state, const QString& said) {
+void Meter::set(MeterState state, const Words& said) {
     if (state != MeterState::live) {
         ohms_.reset();
         pair_.reset();
@@ -90,6 +92,10 @@ void Meter::set(MeterState state, const QString& said) {
 }
 
 void Meter::trouble(const QString& what) {
+    trouble(Words(what.toStdString()));
+}
+
+void Meter::trouble(const Words& what) {
     set(MeterState::troubled, what);
 }
 
@@ -100,7 +106,7 @@ void Meter::fail(const QString& what) {
     }
     pause_.stop();
     silence_.stop();
-    set(MeterState::failed, what);
+    set(MeterState::failed, what.toStdString());
 }
 
 void Meter::close() {
@@ -135,7 +141,7 @@ Done Meter::open(const QString& address) {
         connect(socket.get(), &QIODevice::readyRead, this, &Meter::received);
         socket->connectToHost(address_.target, static_cast<quint16>(address_.number));
         line_ = std::move(socket);
-        set(MeterState::connecting, tr("Connecting to %1 …").arg(address_.target));
+        set(MeterState::connecting, tr("Connecting to %1 …").arg(address_.target).toStdString());
         silence_.start();
         return done();
     }
@@ -152,7 +158,7 @@ Done Meter::open(const QString& address) {
     });
     connect(port.get(), &QIODevice::readyRead, this, &Meter::received);
     line_ = std::move(port);
-    set(MeterState::connecting, tr("Waiting for %1 …").arg(address_.target));
+    set(MeterState::connecting, tr("Waiting for %1 …").arg(address_.target).toStdString());
     connected();
     return done();
 }
@@ -217,7 +223,7 @@ void Meter::received() {
     const QByteArray bytes = line_->readAll();
     const auto lines = splitter_.add({bytes.constData(), static_cast<std::size_t>(bytes.size())});
     if (!lines) {
-        trouble(utf8(text::sentence(lines.error())));
+        trouble(text::sentence(lines.error()));
         pause_.start();
         return;
     }
@@ -237,7 +243,7 @@ void Meter::live() {
 
 void Meter::answered(const std::string& line) {
     const auto odd = [this](const Error& error) {
-        trouble(utf8(text::sentence(error)));
+        trouble(text::sentence(error));
         pause_.start();
     };
     if (address_.way == Address::Way::serialLines) {

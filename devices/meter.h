@@ -55,7 +55,7 @@ public:
     /// What it called itself; empty until it has.
     [[nodiscard]] const QString& name() const { return name_; }
 
-    [[nodiscard]] const QString& said() const { return said_; }
+    [[nodiscard]] const Words& said() const { return said_; }
 
     [[nodiscard]] const std::optional<OhmsShown>& ohms() const { return ohms_; }
 
@@ -82,9 +82,10 @@ private:
     void answered(const std::string& line);
     void askOn();
     void trouble(const QString& what);
+    void trouble(const Words& what);
     void fail(const QString& what);
     void live();
-    void set(MeterState state, const QString& said);
+    void set(MeterState state, const Words& said);
 
     MeterKind kind_;
     MeterState state_{};
@@ -95,7 +96,7 @@ private:
     QTimer silence_; ///< since the last answer
     Asked asked_{};
     QString name_;
-    QString said_;
+    Words said_;
     bool orderedOhms_{};
     std::optional<double> frequencyWanted_;
     double frequency_{};

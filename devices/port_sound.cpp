@@ -168,14 +168,16 @@ public:
     [[nodiscard]] Result<SoundCaught> run(const SoundOrder& order, SoundWatch& watch) override {
         const int highest = order.inputs.empty() ? 1 : std::ranges::max(order.inputs);
         if (highest > port_.inputs) {
-            return Error{"input",
-                         std::to_string(highest) + " asked",
-                         "'" + port_.name + "' has " + std::to_string(port_.inputs)};
+            return Error{
+                "input",
+                say(YF_WORDS("core", "%1 asked"), std::to_string(highest)),
+                say(YF_WORDS("core", "'%1' has %2"), port_.name, std::to_string(port_.inputs))};
         }
         if (order.output > port_.outputs) {
-            return Error{"output",
-                         std::to_string(order.output) + " asked",
-                         "'" + port_.name + "' has " + std::to_string(port_.outputs)};
+            return Error{
+                "output",
+                say(YF_WORDS("core", "%1 asked"), std::to_string(order.output)),
+                say(YF_WORDS("core", "'%1' has %2"), port_.name, std::to_string(port_.outputs))};
         }
         // On the heap, with what it plays: an abandoned stream may still look at it.
         auto held = std::make_unique<Stream>();
@@ -202,12 +204,16 @@ public:
                                              &onAudio,
                                              &s);
         if (opened != paNoError) {
-            return Error{port_.name, Pa_GetErrorText(opened), "choose another rate or device"};
+            return Error{port_.name,
+                         Pa_GetErrorText(opened),
+                         YF_WORDS("core", "choose another rate or device")};
         }
         const PaError started = Pa_StartStream(stream);
         if (started != paNoError) {
             Pa_CloseStream(stream);
-            return Error{port_.name, Pa_GetErrorText(started), "is another program using it?"};
+            return Error{port_.name,
+                         Pa_GetErrorText(started),
+                         YF_WORDS("core", "is another program using it?")};
         }
         auto caught = waitFor(stream, s, order, watch);
         if (abandoned) {
@@ -237,22 +243,24 @@ private:
             if (!s.called && now - begin > firstCall) {
                 abandoned = true;
                 return Error{port_.name,
-                             "opened, but never asked for a sample",
-                             "check the sound system's own control program"};
+                             YF_WORDS("core", "opened, but never asked for a sample"),
+                             YF_WORDS("core", "check the sound system's own control program")};
             }
             if (s.at != seen) {
                 seen = s.at;
                 moved = now;
             } else if (s.called && now - moved > standsStill) {
                 abandoned = true;
-                problem =
-                    "the device stopped in the middle; start the program anew to use it again";
+                problem = YF_WORDS(
+                    "core",
+                    "the device stopped in the middle; start the program anew to use it again");
                 break;
             }
         }
         if (!watch.stop && s.at < s.caught.front().size()) {
             abandoned = true; // the server ended the stream, and closing it would wait for it
-            problem = "the device stopped in the middle; start the program anew to use it again";
+            problem = YF_WORDS(
+                "core", "the device stopped in the middle; start the program anew to use it again");
         }
         SoundCaught caught{.rate = order.rate,
                            .lossFlagged = s.lost,
@@ -264,7 +272,7 @@ private:
         }
         constexpr double sameRate = 1e-3;
         if (std::abs(caught.rate / order.rate - 1.0) > sameRate) {
-            caught.problem = "the device runs at another rate than asked for";
+            caught.problem = YF_WORDS("core", "the device runs at another rate than asked for");
         }
         const std::size_t came = std::min<std::size_t>(s.at, s.caught.front().size());
         for (const auto& channel : s.caught) {
@@ -319,7 +327,9 @@ Result<std::unique_ptr<SoundDevice>> openSound(const std::string& id) {
             }
         }
     }
-    return Error{"device", "'" + id + "' is not there", "plug it in, or choose another one"};
+    return Error{"device",
+                 say(YF_WORDS("core", "'%1' is not there"), id),
+                 YF_WORDS("core", "plug it in, or choose another one")};
 }
 
 } // namespace yf::devices

@@ -51,8 +51,9 @@ StandIn::~StandIn() {
 Result<QString> StandIn::serveTcp(quint16 port) {
     if (!server_.listen(QHostAddress::LocalHost, port)) {
         return Error{"port",
-                     std::to_string(port) + " given",
-                     "cannot be listened on: " + server_.errorString().toStdString()};
+                     say(YF_WORDS("core", "%1 given"), std::to_string(port)),
+                     say(YF_WORDS("core", "cannot be listened on: %1"),
+                         server_.errorString().toStdString())};
     }
     return QStringLiteral("tcp:127.0.0.1:%1").arg(server_.serverPort());
 }

@@ -49,7 +49,7 @@ int serveSoundCard(bool flat, bool jig) {
                                 }
                                 return true;
                             });
-    return served ? 0 : refuse(text::sentence(served.error()));
+    return served ? 0 : refuse(text::sentence(served.error()).english());
 }
 
 } // namespace
@@ -141,7 +141,7 @@ int main(int argc, char** argv) {
             const auto address = way == 0 ? standIn->serveTcp(static_cast<quint16>(at))
                                           : standIn->serveTerminal(way == 2);
             if (!address) {
-                refuse(text::sentence(address.error()));
+                refuse(text::sentence(address.error()).english());
                 return false;
             }
             std::printf("%s, %s: %s\n", name, lines[way], qPrintable(*address));

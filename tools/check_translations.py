@@ -1,6 +1,7 @@
 #!/usr/bin/env python3
 # SPDX-License-Identifier: GPL-3.0-or-later
-"""Every text of the window and every marked sentence of the core has its translation.
+"""Every text of the window and every marked sentence of the core has its translation, and every
+sentence of the core that has places is a form with arguments, marked where it stands.
 
 usage: check_translations.py LUPDATE ROOT           says what is missing or left over
        check_translations.py LUPDATE ROOT --update  brings the files up to date for the translator
@@ -18,7 +19,7 @@ def scan(lupdate, root, files):
     """lupdate over the sources; without -I the contexts would lack their namespace."""
     subprocess.run([lupdate, "-silent", "-I", ".", "-locations", "none", "-no-obsolete",
                     "-tr-function-alias", "QT_TRANSLATE_NOOP+=YF_WORDS", "-source-language", "en",
-                    "app", "core", "devices", "-ts", *map(str, files)],
+                    "app", "core", "demo", "devices", "-ts", *map(str, files)],
                    cwd=root, check=True, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
 
 
@@ -32,6 +33,43 @@ def messages(file):
 
 def places(text):
     return sorted(re.findall(r"%\d", text))
+
+
+# Rooms whose texts are files and lines for machines, or names that are kept as they were given.
+NOT_FOR_PEOPLE = ("core/network/exchange/", "core/take/export.cpp", "core/job/store/store.cpp",
+                  "core/edit/new_job.cpp", "core/sim/", "devices/yellowfront_sim.cpp",
+                  "devices/stand_in_meter.cpp")
+# Names, figures and commands that are put together: no form would help.
+NAMES = {'"Qtc "', '"from "', '"mid "', '"together with "', '"FREQ "', '"dB "'}
+STRING = r'"(?:[^"\\\n]|\\.)*"'
+
+
+def unmarked(source):
+    """Lines where a form has no mark, or a sentence is glued together: `"must be " + number`.
+
+    A text of figures and units ("Q" + number), a name's suffix and lines of a file (they end in
+    \\n) are no sentences; two words and a blank are.
+    """
+    found = []
+    for match in re.finditer(r"\bsay\((?!\s*YF_WORDS\()", source):
+        if not re.search(r"\bWords\s+$", source[:match.start()]):
+            found.append((source.count("\n", 0, match.start()) + 1, "say() without YF_WORDS"))
+    glued = rf"(?:{STRING}\s*)*{STRING}\s*\+|\+\s*(?:{STRING}\s*)*{STRING}"
+    for match in re.finditer(glued, source):
+        said = "".join(re.findall(STRING, match.group(0)))
+        if re.search(r"[A-Za-z]{2,} +([A-Za-z]{2,}|\")", said) and \
+                "\\n" not in said and said not in NAMES:
+            found.append((source.count("\n", 0, match.start()) + 1, f"glued: {said}"))
+    return found
+
+
+def unmarked_in(root):
+    for room in ("core", "devices"):
+        for file in sorted((root / room).rglob("*.cpp")):
+            name = file.relative_to(root).as_posix()
+            if not name.startswith(NOT_FOR_PEOPLE):
+                for line, what in unmarked(file.read_text()):
+                    yield f"{name}:{line}: {what}"
 
 
 def complaints(lupdate, root):
@@ -63,7 +101,7 @@ def main():
     lupdate, root = sys.argv[1], pathlib.Path(sys.argv[2])
     if "--update" in sys.argv[3:]:
         scan(lupdate, root, sorted((root / "app/i18n").resolve().glob("*.ts")))
-    found = complaints(lupdate, root)
+    found = complaints(lupdate, root) + list(unmarked_in(root))
     for complaint in found:
         print(complaint)
     print(f"{len(found)} translations to be mended")

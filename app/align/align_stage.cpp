@@ -461,7 +461,7 @@ void AlignStage::displayResponse(const Sight& sight) {
     picture.scale = sealedScale(sight.present->job, PlotKind::level);
     if (result.sum.empty()) {
         QStringList said;
-        for (const std::string& sentence : result.missing) {
+        for (const Words& sentence : result.missing) {
             said << spoken(sentence);
         }
         picture.empty = said.isEmpty() ? tr("nothing to show yet") : said.join(QChar(u'\n'));

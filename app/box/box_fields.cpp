@@ -138,7 +138,8 @@ void BoxFields::change(const std::function<void(job::Enclosure&)>& how, const QS
     if (e == enclosure_) {
         return;
     }
-    Q_EMIT edited(edit::changeBox(cabinet_, e, "Change the box", key.toStdString()));
+    Q_EMIT edited(
+        edit::changeBox(cabinet_, e, YF_WORDS("core", "Change the box"), key.toStdString()));
     Q_EMIT gestureEnded();
 }
 

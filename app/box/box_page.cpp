@@ -88,7 +88,8 @@ BoxPage::BoxPage(QWidget* parent) : QWidget(parent) {
         showCurve(static_cast<BoxCurve>(index));
     });
     connect(cutaway_, &Cutaway::enclosureDragged, this, [this](const job::Enclosure& e) {
-        Q_EMIT edited(edit::changeBox(cabinet_, e, "Drag in the section", "box-drag"));
+        Q_EMIT edited(
+            edit::changeBox(cabinet_, e, YF_WORDS("core", "Drag in the section"), "box-drag"));
     });
     connect(cutaway_, &Cutaway::depthDragged, this, [this](double depth) {
         Q_EMIT edited(edit::sizeCabinet(cabinet_, {.depth = depth}, "box-depth"));
@@ -170,7 +171,7 @@ void BoxPage::display(const BoxSight& b) {
     volumes_->setText(r.volumes.net > 0.0 ? volumeWords(r.volumes) : QString{});
     QStringList guessed;
     for (const auto* sentences : {&r.known.guessed, &r.assumed}) {
-        for (const std::string& sentence : *sentences) {
+        for (const Words& sentence : *sentences) {
             guessed << QStringLiteral("○ ") + spoken(sentence);
         }
     }

@@ -155,7 +155,7 @@ void ChoosePage::take() {
     const std::string cabinet = cabinet_;
     const std::string driver = driver_;
     Q_EMIT edited(
-        {"Choose another kind of box",
+        {YF_WORDS("core", "Choose another kind of box"),
          [cabinet, driver, c, known = known_](const job::Job& job) -> Result<job::Job> {
              auto made = edit::withBox(job, cabinet, driver, c.kind, known);
              if (!made || !(c.Vb > 0.0)) {

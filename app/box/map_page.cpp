@@ -115,7 +115,8 @@ void MapPage::wish(const std::function<void(job::BoxWishes&)>& how) {
     job::Enclosure e = enclosure_;
     how(e.wishes);
     if (!(e == enclosure_)) {
-        Q_EMIT edited(edit::changeBox(cabinet_, e, "Change what is wished of a box"));
+        Q_EMIT edited(
+            edit::changeBox(cabinet_, e, YF_WORDS("core", "Change what is wished of a box")));
     }
 }
 

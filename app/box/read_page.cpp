@@ -150,7 +150,8 @@ ReadPage::ReadPage(QWidget* parent) : QWidget(parent) {
         if (read_ && *read_ && (*read_)->QL) {
             job::Enclosure e = enclosure_;
             e.QL = (*read_)->QL->value;
-            Q_EMIT edited(edit::changeBox(cabinet_, e, "Use the losses read from the impedance"));
+            Q_EMIT edited(edit::changeBox(
+                cabinet_, e, YF_WORDS("core", "Use the losses read from the impedance")));
         }
     });
     connect(open_, &QPushButton::clicked, this, [this] {
@@ -250,7 +251,7 @@ void ReadPage::show(const box::ReadBack& r) {
     }
     verdict_->setText(verdict);
     QStringList notes;
-    for (const std::string& n : r.notes) {
+    for (const Words& n : r.notes) {
         notes << spoken(n);
     }
     notes_->setText(notes.join(QLatin1Char('\n')));

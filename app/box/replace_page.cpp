@@ -124,7 +124,7 @@ void ReplacePage::draw() {
         high = std::max(high, *std::ranges::max_element(c.levels));
         picture.traces.push_back(std::move(made));
         QStringList why;
-        for (const std::string& sentence : c.sentences) {
+        for (const Words& sentence : c.sentences) {
             why << spoken(sentence);
         }
         why_->setText(why.isEmpty() ? tr("Nothing speaks against it.")

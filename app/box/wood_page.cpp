@@ -279,7 +279,7 @@ void WoodPage::change(const std::function<void(job::Enclosure&)>& how) {
     job::Enclosure e = enclosure_;
     how(e);
     if (!(e == enclosure_)) {
-        Q_EMIT edited(edit::changeBox(cabinet_, e, "Change the wood of a box"));
+        Q_EMIT edited(edit::changeBox(cabinet_, e, YF_WORDS("core", "Change the wood of a box")));
     }
 }
 

@@ -400,12 +400,14 @@ Result<job::BenchReading> CheckCard::written() const {
         if (ohms.ohms.size() != 1) {
             return Error{"readings",
                          std::to_string(ohms.ohms.size()) + " resistances given",
-                         "one resistance and one inductance make a reading"};
+                         YF_WORDS("core", "one resistance and one inductance make a reading")};
         }
         reading.frequency = frequency_->currentData().toDouble();
         reading.r = ohms.ohms.front();
         if (reading.r && !l_->optionalValue()) {
-            return Error{"l_h", "not given", "write the inductance beside the resistance"};
+            return Error{"l_h",
+                         YF_WORDS("core", "not given"),
+                         YF_WORDS("core", "write the inductance beside the resistance")};
         }
         reading.l = l_->optionalValue();
         reading.mode = static_cast<bench::LcrMode>(mode_->currentIndex());

@@ -409,7 +409,7 @@ void ReplacementView::showReasons() {
     if (!f.entry.note.empty()) {
         lines << words(f.entry.note);
     }
-    for (const std::string& reason : f.judged.reasons) {
+    for (const Words& reason : f.judged.reasons) {
         lines << QStringLiteral("• ") + spoken(reason);
     }
     if (f.judged.fits) {

@@ -439,8 +439,9 @@ void LanesView::readEditor() {
 /// Who goes on elsewhere means what was typed, if it is beyond doubt; else the last good value
 /// stays.
 void LanesView::leaveEditor() {
-    const auto typed = tileOfKey(edits_) != nullptr ? reader_(editor_->text().toStdString())
-                                                    : Result<Typed>(Error{"part", "is gone", ""});
+    const auto typed = tileOfKey(edits_) != nullptr
+                           ? reader_(editor_->text().toStdString())
+                           : Result<Typed>(Error{"part", YF_WORDS("core", "is gone"), ""});
     closeEditor();
     if (typed && typed->edit && !typed->question) {
         Q_EMIT edited(*typed->edit);

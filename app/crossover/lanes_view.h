@@ -70,7 +70,7 @@ private:
     /// What a text in the editor comes to.
     struct Typed {
         std::optional<edit::Edit> edit; ///< absent: nothing would change
-        std::optional<std::string> question;
+        std::optional<Words> question;
     };
 
     using TextReader = std::function<Result<Typed>(const std::string&)>;

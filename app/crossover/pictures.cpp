@@ -32,7 +32,7 @@ QString missing(const evaluation::CabinetResult* result) {
         return Said::tr("nothing to show yet");
     }
     QStringList said;
-    for (const std::string& sentence : result->missing) {
+    for (const Words& sentence : result->missing) {
         said << spoken(sentence);
     }
     return said.join(QStringLiteral("\n"));

@@ -17,8 +17,13 @@ struct SearchControls {
     Q_DECLARE_TR_FUNCTIONS(yf::app::SearchControls)
 };
 
-const quantity::Quantity leastLoad{
-    "|Z|", "floor_ohm", 1.0, "Ω", 0.5, 2000.0, "least impedance that the amplifier takes"};
+const quantity::Quantity leastLoad{"|Z|",
+                                   "floor_ohm",
+                                   1.0,
+                                   "Ω",
+                                   0.5,
+                                   2000.0,
+                                   YF_WORDS("core", "least impedance that the amplifier takes")};
 
 } // namespace
 

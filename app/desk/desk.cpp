@@ -165,21 +165,21 @@ bool Desk::take(Result<std::unique_ptr<Document>> document) {
     demoFolder_.reset();
     connect(document_.get(), &Document::changed, this, &Desk::submit);
     connect(document_.get(), &Document::recorded, this, &Desk::recorded);
-    connect(document_.get(), &Document::refused, this, [this](const QString& why) {
-        tell(Gravity::stop, spoken(why.toStdString()));
+    connect(document_.get(), &Document::refused, this, [this](const Words& why) {
+        tell(Gravity::stop, spoken(why));
         Q_EMIT sightChanged();
     });
     connect(document_.get(), &Document::saved, this, [this] {
         writingFails_.clear();
         Q_EMIT savedChanged();
     });
-    connect(document_.get(), &Document::notSaved, this, [this](const QString& why) {
+    connect(document_.get(), &Document::notSaved, this, [this](const Words& why) {
         const bool news = writingFails_.isEmpty();
-        writingFails_ = why;
+        writingFails_ = spoken(why);
         if (news) {
             Q_EMIT placeWanted(
                 tr("%1. The work goes on in memory; it is tried again every few seconds.")
-                    .arg(why));
+                    .arg(writingFails_));
         }
         Q_EMIT savedChanged();
     });
@@ -190,7 +190,7 @@ bool Desk::take(Result<std::unique_ptr<Document>> document) {
         making_->make = nullptr; // it was for another job
     }
     sight_ = {};
-    lookedAt_.clear();
+    lookedAt_ = {};
     const job::Job& job = document_->job();
     if (!job.cabinets.empty()) {
         sight_.cabinet = job.cabinets.front().id;
@@ -221,7 +221,7 @@ void Desk::keepSightInJob() {
 }
 
 void Desk::submit() {
-    lookedAt_.clear();
+    lookedAt_ = {};
     keepSightInJob();
     evaluator_.submit(document_->job(), Purpose::present);
     Q_EMIT savedChanged();
@@ -236,7 +236,7 @@ void Desk::evaluateAgain() {
 
 void Desk::apply(const edit::Edit& edit) {
     if (document_) {
-        lookedAt_.clear();
+        lookedAt_ = {};
         document_->apply(edit);
     }
 }
@@ -251,7 +251,7 @@ void Desk::preview(const edit::Edit& edit) {
         endLook();
         return;
     }
-    lookAt(*job, words(edit.name), false);
+    lookAt(*job, edit.name, false);
 }
 
 void Desk::makeFirst(const EditMaker& make, Purpose purpose) {
@@ -305,11 +305,11 @@ void Desk::finishMaking() {
     beginMaking();
 }
 
-void Desk::look(const job::Job& job, const QString& name) {
+void Desk::look(const job::Job& job, const Words& name) {
     lookAt(job, name, true);
 }
 
-void Desk::lookAt(const job::Job& job, const QString& name, bool whole) {
+void Desk::lookAt(const job::Job& job, const Words& name, bool whole) {
     lookedAt_ = name;
     lookIsWhole_ = whole;
     lookRevision_ = evaluator_.submit(job, Purpose::preview);
@@ -321,7 +321,7 @@ void Desk::endLook() {
     if (making_ && making_->purpose == Purpose::preview) {
         making_->make = nullptr; // what it comes to is not looked at any more
     }
-    lookedAt_.clear();
+    lookedAt_ = {};
     sight_.preview.reset();
     Q_EMIT sightChanged();
 }
@@ -333,10 +333,10 @@ void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
     if (result->purpose == Purpose::present) {
         sight_.present = result;
         // A change of the present ends a preview that was made for the state before.
-        if (lookedAt_.isEmpty()) {
+        if (lookedAt_.empty()) {
             sight_.preview.reset();
         }
-    } else if (!lookedAt_.isEmpty() && result->evaluation.revision == lookRevision_) {
+    } else if (!lookedAt_.empty() && result->evaluation.revision == lookRevision_) {
         sight_.preview = result;
         sight_.wholePreview = lookIsWhole_;
     }

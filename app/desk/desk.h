@@ -38,7 +38,7 @@ public:
     [[nodiscard]] const Sight& sight() const { return sight_; }
 
     /// In words what is looked at in place of the present; empty: the present.
-    [[nodiscard]] const QString& lookedAt() const { return lookedAt_; }
+    [[nodiscard]] const Words& lookedAt() const { return lookedAt_; }
 
     /// True when the picture shows the present state and the file holds it.
     [[nodiscard]] bool settled() const;
@@ -55,7 +55,7 @@ public:
     void preview(const edit::Edit& edit);
 
     /// Another state in place of the present, controls and all.
-    void look(const job::Job& job, const QString& name);
+    void look(const job::Job& job, const Words& name);
     void endLook();
 
     /// What is judged by from the next evaluation on.
@@ -99,7 +99,7 @@ private:
     void tellHold();
     void submit();
     void showResult(const std::shared_ptr<const Evaluated>& result);
-    void lookAt(const job::Job& job, const QString& name, bool whole);
+    void lookAt(const job::Job& job, const Words& name, bool whole);
     void keepDemoIfChanged();
     void keepSightInJob();
     void remember();
@@ -112,7 +112,7 @@ private:
     std::unique_ptr<Document> document_;
     Evaluator evaluator_;
     Sight sight_;
-    QString lookedAt_;
+    Words lookedAt_;
     std::uint64_t lookRevision_{};
     bool lookIsWhole_{};
     std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another

@@ -106,7 +106,7 @@ void Document::write(const job::Change& change) {
 void Document::apply(const edit::Edit& edit) {
     const auto change = edit::apply(record_, edit, timeForLog());
     if (!change) {
-        Q_EMIT refused(QString::fromStdString(text::sentence(change.error())));
+        Q_EMIT refused(text::sentence(change.error()));
         return;
     }
     write(*change);

@@ -86,9 +86,9 @@ public:
 Q_SIGNALS:
     void changed();
     void recorded(); ///< snapshots or log changed; the job did not
-    void refused(const QString& why);
+    void refused(const yf::Words& why);
     void saved();
-    void notSaved(const QString& why);
+    void notSaved(const yf::Words& why);
 
 private:
     Document(job::store::Store store, job::Record record);

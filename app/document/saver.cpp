@@ -111,7 +111,7 @@ void Saver::work() {
                 confirm(next.number);
             }
         } else {
-            const QString why = QString::fromStdString(text::sentence(written.error()));
+            const Words why = text::sentence(written.error());
             QMetaObject::invokeMethod(
                 this, [this, why] { Q_EMIT failed(why); }, Qt::QueuedConnection);
             if (stop_) {

@@ -47,7 +47,7 @@ public:
 Q_SIGNALS:
     /// `count` changes have reached the disk since the beginning.
     void saved(quint64 count);
-    void failed(const QString& why);
+    void failed(const yf::Words& why);
 
 private:
     struct Waiting {

@@ -218,8 +218,8 @@ QString FindingsPanel::keyOf(const FindingGroup& group, const Sight& sight) cons
         key << words(finding.subject.take) << words(finding.subject.driver)
             << words(finding.subject.other) << words(finding.subject.part)
             << words(finding.subject.cabinet)
-            << words(findings::subjectText(sight.present->job, finding.subject))
-            << (remedy ? words(remedy->name) : QString())
+            << spoken(findings::subjectText(sight.present->job, finding.subject))
+            << (remedy ? spoken(remedy->name) : QString())
             << (figureOf(finding).isEmpty() ? QString() : QStringLiteral("#"));
     }
     return key.join(QChar(0x1F));

@@ -404,8 +404,8 @@ void MainWindow::updateTitle() {
     const QString title = words(job.title);
     QString where =
         cabinet == nullptr ? title : title + QStringLiteral("  ▸  ") + words(cabinet->name);
-    if (!desk_.lookedAt().isEmpty()) {
-        where += tr("   –   a look at: %1").arg(spoken(desk_.lookedAt().toStdString()));
+    if (!desk_.lookedAt().empty()) {
+        where += tr("   –   a look at: %1").arg(spoken(desk_.lookedAt()));
     }
     where_->setText(where);
     where_->setToolTip(QFile::decodeName(desk_.document()->path().c_str()));
@@ -421,7 +421,7 @@ void MainWindow::showStage(Stage* stage) {
     if (desk_.document() == nullptr) {
         return;
     }
-    if (!desk_.lookedAt().isEmpty()) {
+    if (!desk_.lookedAt().empty()) {
         desk_.endLook();
     }
     if (pages_->currentWidget() == practice_) {
@@ -586,7 +586,7 @@ void MainWindow::showDifferences() {
 
 void MainWindow::holdSnapshot() {
     if (const job::Snapshot* snapshot = snapshots_->chosen(desk_.document()->record())) {
-        desk_.look(snapshot->job, QStringLiteral("◐ ") + words(snapshot->name));
+        desk_.look(snapshot->job, Words("◐ " + snapshot->name));
     }
 }
 

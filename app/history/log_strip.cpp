@@ -28,7 +28,7 @@ QString logText(const job::LogEntry& entry) {
         what = LogStrip::tr("done again: %1").arg(spoken(entry.text));
         break;
     case Kind::note:
-        what = QStringLiteral("✎ ") + words(entry.text);
+        what = QStringLiteral("✎ ") + words(entry.text.english());
         break;
     case Kind::snapshot:
         what = QStringLiteral("◐ ") + spoken(entry.text);

@@ -151,7 +151,7 @@ DifferencesStrip::DifferencesStrip(QWidget* parent) : QWidget(parent) {
 void DifferencesStrip::display(const job::Snapshot& snapshot, const job::Job& present) {
     const auto all = job::differences(snapshot.job, present);
     QStringList said;
-    for (const std::string& sentence : all) {
+    for (const Words& sentence : all) {
         said << spoken(sentence);
     }
     head_->setText(tr("Since %1:").arg(words(snapshot.name)));

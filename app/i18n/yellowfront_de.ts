@@ -1964,10 +1964,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Die verwendeten Kurven haben keinen gemeinsamen Frequenzbereich; es kann nichts berechnet werden.</translation>
     </message>
     <message>
-        <source>There is no impedance yet.</source>
-        <translation>Es gibt noch keine Impedanz.</translation>
-    </message>
-    <message>
         <source>%1 rows, %2 to %3; read as frequency, %4, %5; columns by %6, decimal %7.</source>
         <translation>%1 Zeilen, %2 bis %3; gelesen als Frequenz, %4, %5; Spalten durch %6, Dezimalzeichen %7.</translation>
     </message>
@@ -2208,10 +2204,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Nennimpedanz %1 → %2</translation>
     </message>
     <message>
-        <source>front %1 → %2</source>
-        <translation>Front %1 → %2</translation>
-    </message>
-    <message>
         <source>%1: another response</source>
         <translation>%1: anderer Frequenzgang</translation>
     </message>
@@ -2224,10 +2216,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>%1: Größe, Band, Zustand oder Nennimpedanz geändert</translation>
     </message>
     <message>
-        <source>%1: %2 → %3</source>
-        <translation>%1: %2 → %3</translation>
-    </message>
-    <message>
         <source>%1 (%2) taken out</source>
         <translation>%1 (%2) herausgenommen</translation>
     </message>
@@ -2238,34 +2226,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1: %2 is far outside what networks use (%3 to %4).</source>
         <translation>%1: %2 liegt weit außerhalb dessen, was in Weichen üblich ist (%3 bis %4).</translation>
-    </message>
-    <message>
-        <source>%1: stands at the end of its usual values, a value beyond %2 has to be typed</source>
-        <translation>%1: steht am Ende seiner üblichen Werte, ein Wert jenseits von %2 muss getippt werden</translation>
-    </message>
-    <message>
-        <source>%1: line %2, column %3: %4</source>
-        <translation>%1: Zeile %2, Spalte %3: %4</translation>
-    </message>
-    <message>
-        <source>%1: exists already, choose another name; nothing was overwritten</source>
-        <translation>%1: gibt es schon, einen anderen Namen wählen; nichts wurde überschrieben</translation>
-    </message>
-    <message>
-        <source>%1: is not a Yellowfront job, must be a file that this program has made</source>
-        <translation>%1: ist kein Yellowfront-Auftrag, es muss eine Datei dieses Programms sein</translation>
-    </message>
-    <message>
-        <source>%1: cannot be opened: %2, must be a job file that you may read</source>
-        <translation>%1: lässt sich nicht öffnen: %2, es muss eine lesbare Auftragsdatei sein</translation>
-    </message>
-    <message>
-        <source>%1: is damaged: %2, open a copy of it; this file was left untouched</source>
-        <translation>%1: ist beschädigt: %2, eine Kopie öffnen; diese Datei blieb unberührt</translation>
-    </message>
-    <message>
-        <source>%1: not written: %2, %3</source>
-        <translation>%1: nicht geschrieben: %2, %3</translation>
     </message>
     <message>
         <source>make room on the disk; the file is as it was before</source>
@@ -2356,10 +2316,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>%1 angegeben</translation>
     </message>
     <message>
-        <source>must be %1 to %2</source>
-        <translation>erlaubt ist %1 bis %2</translation>
-    </message>
-    <message>
         <source>must hold a table</source>
         <translation>es muss eine Tabelle sein</translation>
     </message>
@@ -2372,32 +2328,12 @@ Ohm gegen den Aufdruck.</translation>
         <translation>%1, Grenze %2</translation>
     </message>
     <message>
-        <source>%1 octaves</source>
-        <translation>%1 Oktaven</translation>
-    </message>
-    <message>
         <source>beyond all bounds</source>
         <translation>über alle Grenzen</translation>
     </message>
     <message>
-        <source>%1 parts, %2 priced: %3</source>
-        <translation>%1 Bauteile, %2 mit Preis: %3</translation>
-    </message>
-    <message>
-        <source>%1 part, %2</source>
-        <translation>%1 Bauteil, %2</translation>
-    </message>
-    <message>
-        <source>%1 parts, %2</source>
-        <translation>%1 Bauteile, %2</translation>
-    </message>
-    <message>
         <source>%1 parts</source>
         <translation>%1 Bauteile</translation>
-    </message>
-    <message>
-        <source>%1 part</source>
-        <translation>%1 Bauteil</translation>
     </message>
     <message>
         <source>%1 moved by %2</source>
@@ -2584,22 +2520,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>%1 auf einem Weg verdrahten</translation>
     </message>
     <message>
-        <source>breaker of %1</source>
-        <translation>Sicherungsautomat von %1</translation>
-    </message>
-    <message>
-        <source>fuse of %1</source>
-        <translation>Sicherung von %1</translation>
-    </message>
-    <message>
-        <source>PTC of %1</source>
-        <translation>PTC von %1</translation>
-    </message>
-    <message>
-        <source>lamp of %1</source>
-        <translation>Lampe von %1</translation>
-    </message>
-    <message>
         <source>Set a reading aside</source>
         <translation>Eine Ablesung beiseitelegen</translation>
     </message>
@@ -2780,10 +2700,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Adresse</translation>
     </message>
     <message>
-        <source>leads</source>
-        <translation>Leitungen</translation>
-    </message>
-    <message>
         <source>must be ohms such as 6.1 or 6R1, several with blanks between, and OL where the meter shows no number</source>
         <translation>müssen Ohm sein wie 6,1 oder 6R1, mehrere mit Leerzeichen dazwischen, und OL, wo das Gerät keine Zahl zeigt</translation>
     </message>
@@ -2802,10 +2718,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>one resistance and one inductance make a reading</source>
         <translation>ein Widerstand und eine Induktivität sind eine Ablesung</translation>
-    </message>
-    <message>
-        <source>%1 resistances given</source>
-        <translation>%1 Widerstände angegeben</translation>
     </message>
     <message>
         <source>enter what is printed on it: the reading is judged by it</source>
@@ -2944,14 +2856,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Sein Korb hat eine andere Form: ein Adapterring ist nötig.</translation>
     </message>
     <message>
-        <source>Its Re of %1 loads the amplifier too much; at least %2 is wanted.</source>
-        <translation>Sein Re von %1 belastet den Verstärker zu stark; mindestens %2 ist gefordert.</translation>
-    </message>
-    <message>
-        <source>It is %1 louder: a pad of %2 levels it, about %3 in series and %4 across it.</source>
-        <translation>Es ist %1 lauter: ein Spannungsteiler von %2 gleicht es aus, etwa %3 in Reihe und %4 darüber.</translation>
-    </message>
-    <message>
         <source>It is %1 louder than the old one: the other side no longer matches.</source>
         <translation>Es ist %1 lauter als das alte: die andere Seite passt nicht mehr dazu.</translation>
     </message>
@@ -3000,14 +2904,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Das Klangsystem meldete verlorene Abtastwerte: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
     </message>
     <message>
-        <source>The sound system lost %1 samples at %2: choose a larger buffer, close other programs, and repeat.</source>
-        <translation>Das Klangsystem verlor %1 Abtastwerte bei %2: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
-    </message>
-    <message>
-        <source>The sound system put in %1 samples at %2: choose a larger buffer, close other programs, and repeat.</source>
-        <translation>Das Klangsystem fügte %1 Abtastwerte bei %2 ein: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
-    </message>
-    <message>
         <source>Too quiet, with a peak of %1: raise the input gain by %2.</source>
         <translation>Zu leise, mit einer Spitze von %1: die Eingangsverstärkung um %2 heben.</translation>
     </message>
@@ -3016,20 +2912,8 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Zu verrauscht: der Störabstand ist %1, für eine Kurve fehlen %2. Ein längerer Gleitton, mehr Pegel oder eine ruhigere Stunde.</translation>
     </message>
     <message>
-        <source>Something loud happened at %1: make a second take.</source>
-        <translation>Bei %1 geschah etwas Lautes: eine zweite Aufnahme machen.</translation>
-    </message>
-    <message>
         <source>Repeat %1 was disturbed and left out.</source>
         <translation>Wiederholung %1 war gestört und blieb weg.</translation>
-    </message>
-    <message>
-        <source>Two clocks, %1 apart: corrected. One interface for both is better.</source>
-        <translation>Zwei Takte, %1 auseinander: berichtigt. Ein Gerät für beides ist besser.</translation>
-    </message>
-    <message>
-        <source>%1 hum at %2: check for an earth loop and the microphone&apos;s cable.</source>
-        <translation>%1 Brummen mit %2: nach einer Erdschleife und dem Mikrofonkabel sehen.</translation>
     </message>
     <message>
         <source>The reference is the wrong way round: swap its wires. The polarity is not stated.</source>
@@ -3094,86 +2978,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Use another take</source>
         <translation>Eine andere Aufnahme verwenden</translation>
-    </message>
-    <message>
-        <source>Record the pair as received</source>
-        <translation>Das Paar aufnehmen, wie es kam</translation>
-    </message>
-    <message>
-        <source>angles: no take yet, record the response on axis and at angles, or open a set of files</source>
-        <translation>Winkel: noch keine Aufnahme, nehmen Sie auf der Achse und unter Winkeln auf, oder öffnen Sie einen Satz Dateien</translation>
-    </message>
-    <message>
-        <source>angles: only one take, record the response on axis and at angles, or open a set of files</source>
-        <translation>Winkel: nur eine Aufnahme, nehmen Sie auf der Achse und unter Winkeln auf, oder öffnen Sie einen Satz Dateien</translation>
-    </message>
-    <message>
-        <source>angles: none on the axis, record the response on axis as well</source>
-        <translation>Winkel: keine auf der Achse, nehmen Sie auch auf der Achse auf</translation>
-    </message>
-    <message>
-        <source>angles: no frequency that all takes hold, take them with one gate</source>
-        <translation>Winkel: keine Frequenz, die alle Aufnahmen haben, nehmen Sie sie mit einem Fenster auf</translation>
-    </message>
-    <message>
-        <source>port diameter: missing, the port&apos;s size must be known</source>
-        <translation>Durchmesser der Öffnung: fehlt, die Größe der Öffnung muss bekannt sein</translation>
-    </message>
-    <message>
-        <source>baffle: the driver sits in no front, place it on the Front first</source>
-        <translation>Schallwand: der Treiber sitzt in keiner Front, setzen Sie ihn erst auf die Front</translation>
-    </message>
-    <message>
-        <source>port.phases_deg: missing, cone and port are added with their phases</source>
-        <translation>Phasen der Öffnung: fehlen, Membran und Öffnung werden mit ihren Phasen addiert</translation>
-    </message>
-    <message>
-        <source>near.phases_deg: missing, cone and port are added with their phases</source>
-        <translation>Phasen im Nahfeld: fehlen, Membran und Öffnung werden mit ihren Phasen addiert</translation>
-    </message>
-    <message>
-        <source>far.frequencies_hz: holds from %1 Hz, the near curves to %2, both must hold in a common band</source>
-        <translation>Fernfeld: gilt ab %1 Hz, die Kurven im Nahfeld bis %2, beide müssen in einem gemeinsamen Band gelten</translation>
-    </message>
-    <message>
-        <source>splice_hz: %1 is outside %2 to %3, where both curves hold</source>
-        <translation>Verbindung: %1 liegt außerhalb von %2 bis %3, wo beide Kurven gelten</translation>
-    </message>
-    <message>
-        <source>open: reads %1 of the source, is something still in the clips?</source>
-        <translation>offen: liest %1 der Quelle, ist noch etwas in den Klemmen?</translation>
-    </message>
-    <message>
-        <source>short: reads %1 of the source, do the clips touch?</source>
-        <translation>kurz: liest %1 der Quelle, berühren sich die Klemmen?</translation>
-    </message>
-    <message>
-        <source>load: reads about %1, said to be %2, check the resistor, or the sense resistor typed</source>
-        <translation>Last: liest etwa %1, gesagt sind %2, prüfen Sie den Widerstand oder den eingetippten Messwiderstand</translation>
-    </message>
-    <message>
-        <source>calibration: %1</source>
-        <translation>Kalibrierung: %1</translation>
-    </message>
-    <message>
-        <source>reference: none chosen, the jig needs both inputs</source>
-        <translation>Referenz: keine gewählt, der Messaufbau braucht beide Eingänge</translation>
-    </message>
-    <message>
-        <source>reference: the tone was not heard, is the loop connected?</source>
-        <translation>Referenz: der Ton war nicht zu hören, ist die Schleife angeschlossen?</translation>
-    </message>
-    <message>
-        <source>calibrator: nothing was heard, must be a steady tone</source>
-        <translation>Kalibrator: nichts war zu hören, es muss ein steter Ton sein</translation>
-    </message>
-    <message>
-        <source>calibrator: the tone is only %1 dB above the rest, must be 30 dB or more above it</source>
-        <translation>Kalibrator: der Ton liegt nur %1 dB über dem Rest, es müssen 30 dB oder mehr sein</translation>
-    </message>
-    <message>
-        <source>calibrator: the tone changed by %1 dB, must be steady within 0.1 dB: seat the microphone again</source>
-        <translation>Kalibrator: der Ton änderte sich um %1 dB, er muss auf 0,1 dB stehen: Mikrofon neu einsetzen</translation>
     </message>
     <message>
         <source>Near field joined to the far at %1, by %2 dB; %3 dB from what area and distance say.</source>
@@ -3246,10 +3050,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>microphone %1</source>
         <translation>Mikrofon %1</translation>
-    </message>
-    <message>
-        <source>gain: a sweep %1 dB softer came back %2 dB lower, switch off automatic gain, noise suppression and echo cancelling of the sound system</source>
-        <translation>Verstärkung: ein %1 dB leiserer Gleitton kam %2 dB leiser zurück, schalten Sie automatische Aussteuerung, Rauschunterdrückung und Echounterdrückung des Tonsystems ab</translation>
     </message>
     <message>
         <source>So strong a motor wants a horn, or a very small vented box.</source>
@@ -3604,14 +3404,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Ein Glied für die Stufe der Schallwand einsetzen</translation>
     </message>
     <message>
-        <source>its ways do not stand side by side at the amplifier</source>
-        <translation>seine Wege stehen nicht nebeneinander am Verstärker</translation>
-    </message>
-    <message>
-        <source>the search is for two and more ways in parallel</source>
-        <translation>die Suche ist für zwei und mehr parallele Wege</translation>
-    </message>
-    <message>
         <source>a way branches into several drivers</source>
         <translation>ein Weg verzweigt sich zu mehreren Chassis</translation>
     </message>
@@ -3666,10 +3458,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>the network has no sum</source>
         <translation>das Netzwerk hat keine Summe</translation>
-    </message>
-    <message>
-        <source>a series network from the book has two</source>
-        <translation>ein Reihennetzwerk aus dem Buch hat zwei</translation>
     </message>
     <message>
         <source>An amplifier for each way</source>
@@ -3798,10 +3586,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>own parts are listed at Parts</source>
         <translation>eigene Teile stehen bei Teile</translation>
-    </message>
-    <message>
-        <source>%1 and %2 do not cross</source>
-        <translation>%1 und %2 kreuzen sich nicht</translation>
     </message>
     <message>
         <source>slopes are taken where neighbours cross today</source>
@@ -4008,10 +3792,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>%1 und %2 sind nach ihren Aufnahmen unter %3 gegensinnig und darüber gleichsinnig.</translation>
     </message>
     <message>
-        <source>%1 and %2 work against each other about %3: one of them reversed adds %4 there.</source>
-        <translation>%1 und %2 arbeiten um %3 gegeneinander: eine davon umgepolt bringt dort %4.</translation>
-    </message>
-    <message>
         <source>Swap the two leads of %1, and of its twin if that side says the same.</source>
         <translation>Die beiden Adern von %1 tauschen, und die ihres Zwillings, wenn jene Seite dasselbe sagt.</translation>
     </message>
@@ -4022,6 +3802,1558 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Insert %1 across the way before %2</source>
         <translation>%1 parallel vor %2 einsetzen</translation>
+    </message>
+    <message>
+        <source>is gone</source>
+        <translation>ist nicht mehr da</translation>
+    </message>
+    <message>
+        <source>give reading_ohm, readings_ohm or over_range</source>
+        <translation>reading_ohm, readings_ohm oder over_range angeben</translation>
+    </message>
+    <message>
+        <source>more than one kind of reading given</source>
+        <translation>mehr als eine Art von Ablesung angegeben</translation>
+    </message>
+    <message>
+        <source>give one of reading_ohm, readings_ohm and over_range</source>
+        <translation>eines von reading_ohm, readings_ohm und over_range angeben</translation>
+    </message>
+    <message>
+        <source>must be at most the reading, %1</source>
+        <translation>darf höchstens die Ablesung sein, %1</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; stands twice</source>
+        <translation>„%1“ steht zweimal</translation>
+    </message>
+    <message>
+        <source>outcome of %1</source>
+        <translation>Ausgang von %1</translation>
+    </message>
+    <message>
+        <source>the outcomes of %1 add up to %2 for %3</source>
+        <translation>die Ausgänge von %1 ergeben zusammen %2 für %3</translation>
+    </message>
+    <message>
+        <source>the nearest known %1 is %2</source>
+        <translation>%1: am nächsten kommt %2</translation>
+    </message>
+    <message>
+        <source>must be %1</source>
+        <translation>erlaubt ist %1</translation>
+    </message>
+    <message>
+        <source>must be at most the series resistance, %1</source>
+        <translation>darf höchstens der Reihenwiderstand sein, %1</translation>
+    </message>
+    <message>
+        <source>must be 0 to 1e+09, or null for an open reading</source>
+        <translation>erlaubt ist 0 bis 1e+09, oder null für eine offene Ablesung</translation>
+    </message>
+    <message>
+        <source>a twin has both readings</source>
+        <translation>ein Zwilling hat beide Ablesungen</translation>
+    </message>
+    <message>
+        <source>no box of this shape exists for a Qts of %1 at QL %2</source>
+        <translation>ein Gehäuse dieser Form gibt es für ein Qts von %1 bei QL %2 nicht</translation>
+    </message>
+    <message>
+        <source>needs a Qts of %1 at QL %2; this one is %3</source>
+        <translation>braucht ein Qts von %1 bei QL %2; dieses ist %3</translation>
+    </message>
+    <message>
+        <source>is for a Qts below %1; this one is %2</source>
+        <translation>ist für ein Qts unter %1; dieses ist %2</translation>
+    </message>
+    <message>
+        <source>is for a Qts above %1; this one is %2</source>
+        <translation>ist für ein Qts über %1; dieses ist %2</translation>
+    </message>
+    <message>
+        <source>%1. A source resistance of %2 would reach B4</source>
+        <translation>%1. Ein Quellwiderstand von %2 erreichte B4</translation>
+    </message>
+    <message>
+        <source>must be above the driver&apos;s own Q with its source, %1: a box can only raise it. Choose a higher Qtc, an open or infinite baffle, less source resistance, or a damped vent</source>
+        <translation>muss über dem eigenen Q des Treibers mit seiner Quelle liegen, %1: ein Gehäuse kann es nur heben. Ein höheres Qtc wählen, eine offene oder unendliche Schallwand, weniger Quellwiderstand oder eine bedämpfte Öffnung</translation>
+    </message>
+    <message>
+        <source>must be below %1, the most that the absorption leaves: raise QA</source>
+        <translation>muss unter %1 liegen, mehr lässt die Dämpfung nicht zu: QA heben</translation>
+    </message>
+    <message>
+        <source>must be at most %1, what the bare radiator gives: added mass only lowers it</source>
+        <translation>darf höchstens %1 sein, was die bloße Membran ergibt: zugesetzte Masse senkt nur</translation>
+    </message>
+    <message>
+        <source>must be above the driver&apos;s own Q with its source, %1</source>
+        <translation>muss über dem eigenen Q des Treibers mit seiner Quelle liegen, %1</translation>
+    </message>
+    <message>
+        <source>inductance_model %1 needs it</source>
+        <translation>inductance_model %1 braucht es</translation>
+    </message>
+    <message>
+        <source>true given with 1 driver</source>
+        <translation>true bei 1 Treiber angegeben</translation>
+    </message>
+    <message>
+        <source>true given with %1 drivers</source>
+        <translation>true bei %1 Treibern angegeben</translation>
+    </message>
+    <message>
+        <source>must be below Vb_max_l, %1</source>
+        <translation>muss unter Vb_max_l liegen, %1</translation>
+    </message>
+    <message>
+        <source>a %1 box needs it</source>
+        <translation>ein Gehäuse der Art %1 braucht es</translation>
+    </message>
+    <message>
+        <source>given together with %1</source>
+        <translation>zusammen mit %1 angegeben</translation>
+    </message>
+    <message>
+        <source>must be one of %1</source>
+        <translation>erlaubt ist eines von %1</translation>
+    </message>
+    <message>
+        <source>a %1 port needs it</source>
+        <translation>eine Öffnung der Art %1 braucht es</translation>
+    </message>
+    <message>
+        <source>only round ports are flared</source>
+        <translation>nur runde Öffnungen haben Rundungen</translation>
+    </message>
+    <message>
+        <source>given together with length_m</source>
+        <translation>zusammen mit length_m angegeben</translation>
+    </message>
+    <message>
+        <source>missing, and so is length_m</source>
+        <translation>fehlt, und length_m auch</translation>
+    </message>
+    <message>
+        <source>exactly one of fb_hz and length_m must be given</source>
+        <translation>genau eines von fb_hz und length_m ist anzugeben</translation>
+    </message>
+    <message>
+        <source>must be at least %1, the flares alone</source>
+        <translation>muss mindestens %1 sein, die Rundungen allein</translation>
+    </message>
+    <message>
+        <source>%1 points from 8 Hz up</source>
+        <translation>%1 Punkte ab 8 Hz</translation>
+    </message>
+    <message>
+        <source>the band ends at %1</source>
+        <translation>das Band endet bei %1</translation>
+    </message>
+    <message>
+        <source>must reach well above the resonance at %1</source>
+        <translation>muss weit über die Resonanz bei %1 reichen</translation>
+    </message>
+    <message>
+        <source>a %1 cabinet needs it</source>
+        <translation>ein Gehäuse der Form %1 braucht es</translation>
+    </message>
+    <message>
+        <source>must be 0 for a trapezoid</source>
+        <translation>muss beim Trapez 0 sein</translation>
+    </message>
+    <message>
+        <source>all that is taken off must stay below the inside volume of %1 l</source>
+        <translation>was abgeht, muss unter dem Innenvolumen von %1 l bleiben</translation>
+    </message>
+    <message>
+        <source>%1 Hz asked</source>
+        <translation>%1 Hz gefragt</translation>
+    </message>
+    <message>
+        <source>the curve holds from %1 to %2 Hz</source>
+        <translation>die Kurve gilt von %1 bis %2 Hz</translation>
+    </message>
+    <message>
+        <source>the nearest known key is %1</source>
+        <translation>am nächsten kommt der Schlüssel %1</translation>
+    </message>
+    <message>
+        <source>%1 points</source>
+        <translation>%1 Punkte</translation>
+    </message>
+    <message>
+        <source>the peak is only %1 times Re</source>
+        <translation>die Spitze ist nur das %1-fache von Re</translation>
+    </message>
+    <message>
+        <source>the band ends at %1, before the upper flank of the peak at %2</source>
+        <translation>das Band endet bei %1, vor der oberen Flanke der Spitze bei %2</translation>
+    </message>
+    <message>
+        <source>%1 values for %2 entries of frequencies_hz</source>
+        <translation>%1 Werte zu %2 Einträgen von frequencies_hz</translation>
+    </message>
+    <message>
+        <source>must be at least 0.9 of Re_cold_ohm, %1</source>
+        <translation>muss mindestens 0.9 von Re_cold_ohm sein, %1</translation>
+    </message>
+    <message>
+        <source>reads %1 of the source</source>
+        <translation>liest %1 der Quelle</translation>
+    </message>
+    <message>
+        <source>open</source>
+        <translation>offen</translation>
+    </message>
+    <message>
+        <source>is something still in the clips?</source>
+        <translation>ist noch etwas in den Klemmen?</translation>
+    </message>
+    <message>
+        <source>short</source>
+        <translation>kurz</translation>
+    </message>
+    <message>
+        <source>do the clips touch?</source>
+        <translation>berühren sich die Klemmen?</translation>
+    </message>
+    <message>
+        <source>load</source>
+        <translation>Last</translation>
+    </message>
+    <message>
+        <source>reads about %1, said to be %2</source>
+        <translation>liest etwa %1, gesagt sind %2</translation>
+    </message>
+    <message>
+        <source>check the resistor, or the sense resistor typed</source>
+        <translation>prüfen Sie den Widerstand oder den eingetippten Messwiderstand</translation>
+    </message>
+    <message>
+        <source>must be 2 or more</source>
+        <translation>müssen 2 oder mehr sein</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; given twice</source>
+        <translation>„%1“ zweimal angegeben</translation>
+    </message>
+    <message>
+        <source>must be below the impedance read at %1 Hz</source>
+        <translation>muss unter der bei %1 Hz gelesenen Impedanz liegen</translation>
+    </message>
+    <message>
+        <source>%1 values given</source>
+        <translation>%1 Werte angegeben</translation>
+    </message>
+    <message>
+        <source>must be as many as frequencies_hz, %1</source>
+        <translation>müssen so viele sein wie frequencies_hz, %1</translation>
+    </message>
+    <message>
+        <source>Its Re of %1 Ω loads the amplifier too much; at least %2 Ω is wanted.</source>
+        <translation>Sein Re von %1&#x202f;Ω belastet den Verstärker zu stark; mindestens %2&#x202f;Ω sind gefordert.</translation>
+    </message>
+    <message>
+        <source>It is %1 louder: a pad of %2 levels it, about %3 Ω in series and %4 Ω across it.</source>
+        <translation>Es ist %1 lauter: ein Spannungsteiler von %2 gleicht es aus, etwa %3&#x202f;Ω in Reihe und %4&#x202f;Ω darüber.</translation>
+    </message>
+    <message>
+        <source>response in the box</source>
+        <translation>Frequenzgang im Gehäuse</translation>
+    </message>
+    <message>
+        <source>impedance at the crossover</source>
+        <translation>Impedanz an der Übergangsfrequenz</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>%1 bis %2</translation>
+    </message>
+    <message>
+        <source>must meet the data, %1 to %2</source>
+        <translation>muss die Daten treffen, %1 bis %2</translation>
+    </message>
+    <message>
+        <source>must be below fs_hz %1</source>
+        <translation>muss unter fs_hz %1 liegen</translation>
+    </message>
+    <message>
+        <source>must be above fs_hz %1</source>
+        <translation>muss über fs_hz %1 liegen</translation>
+    </message>
+    <message>
+        <source>must be above %1</source>
+        <translation>muss über %1 liegen</translation>
+    </message>
+    <message>
+        <source>the nearest known driver is %1</source>
+        <translation>am nächsten kommt der Treiber %1</translation>
+    </message>
+    <message>
+        <source>must be as many as impedances_ohm_re, %1</source>
+        <translation>müssen so viele sein wie impedances_ohm_re, %1</translation>
+    </message>
+    <message>
+        <source>is not in the job</source>
+        <translation>ist nicht im Auftrag</translation>
+    </message>
+    <message>
+        <source>must be %1 %2</source>
+        <translation>erlaubt ist %1 %2</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not on this front</source>
+        <translation>„%1“ ist nicht auf dieser Front</translation>
+    </message>
+    <message>
+        <source>is no network of ways side by side</source>
+        <translation>ist kein Netzwerk aus Wegen nebeneinander</translation>
+    </message>
+    <message>
+        <source>the driver shares a way with others</source>
+        <translation>der Treiber teilt einen Weg mit anderen</translation>
+    </message>
+    <message>
+        <source>take its part of the network out first</source>
+        <translation>nehmen Sie erst seinen Teil des Netzwerks heraus</translation>
+    </message>
+    <message>
+        <source>this is its only driver</source>
+        <translation>dies ist sein einziger Treiber</translation>
+    </message>
+    <message>
+        <source>a cabinet keeps one</source>
+        <translation>ein Gehäuse behält einen</translation>
+    </message>
+    <message>
+        <source>%1 has a twin already</source>
+        <translation>%1 hat schon einen Zwilling</translation>
+    </message>
+    <message>
+        <source>this is the only one</source>
+        <translation>dies ist das einzige</translation>
+    </message>
+    <message>
+        <source>a job keeps one</source>
+        <translation>ein Auftrag behält eines</translation>
+    </message>
+    <message>
+        <source>%1 is not set aside</source>
+        <translation>%1 ist nicht beiseitegelegt</translation>
+    </message>
+    <message>
+        <source>is not in the list</source>
+        <translation>ist nicht in der Liste</translation>
+    </message>
+    <message>
+        <source>%1 MB</source>
+        <translation>%1 MB</translation>
+    </message>
+    <message>
+        <source>not there</source>
+        <translation>nicht vorhanden</translation>
+    </message>
+    <message>
+        <source>must be one before an amplifier of this network</source>
+        <translation>muss eines vor einem Verstärker dieses Netzwerks sein</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not in this network</source>
+        <translation>„%1“ ist nicht in diesem Netzwerk</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not in the job</source>
+        <translation>„%1“ ist nicht im Auftrag</translation>
+    </message>
+    <message>
+        <source>choose one of its list</source>
+        <translation>wählen Sie eine aus seiner Liste</translation>
+    </message>
+    <message>
+        <source>must be 1 to 5</source>
+        <translation>erlaubt ist 1 bis 5</translation>
+    </message>
+    <message>
+        <source>the driver has no name</source>
+        <translation>der Treiber hat keinen Namen</translation>
+    </message>
+    <message>
+        <source>write one; any will do</source>
+        <translation>schreiben Sie einen; jeder ist recht</translation>
+    </message>
+    <message>
+        <source>Change %1</source>
+        <translation>%1 ändern</translation>
+    </message>
+    <message>
+        <source>stands at the end of its usual values</source>
+        <translation>steht am Ende seiner üblichen Werte</translation>
+    </message>
+    <message>
+        <source>a value beyond %1 has to be typed</source>
+        <translation>ein Wert jenseits von %1 muss getippt werden</translation>
+    </message>
+    <message>
+        <source>no driver</source>
+        <translation>kein Treiber</translation>
+    </message>
+    <message>
+        <source>%1 and %2 work against each other about %3: one of them reversed adds %4&#x202f;dB there.</source>
+        <translation>%1 und %2 arbeiten um %3 gegeneinander: eine davon umgepolt bringt dort %4&#x202f;dB.</translation>
+    </message>
+    <message>
+        <source>must be 2 to %1</source>
+        <translation>erlaubt ist 2 bis %1</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is unknown</source>
+        <translation>„%1“ ist unbekannt</translation>
+    </message>
+    <message>
+        <source>the nearest is %1</source>
+        <translation>am nächsten kommt %1</translation>
+    </message>
+    <message>
+        <source>%1 entries given</source>
+        <translation>%1 Einträge angegeben</translation>
+    </message>
+    <message>
+        <source>missing, and the resonance of %1 is not known</source>
+        <translation>fehlt, und die Resonanz von %1 ist nicht bekannt</translation>
+    </message>
+    <message>
+        <source>octaves</source>
+        <translation>Oktaven</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>front %1 × %2 → %3 × %4</source>
+        <translation>Front %1 × %2 → %3 × %4</translation>
+    </message>
+    <message>
+        <source>must be above from_hz %1</source>
+        <translation>muss über from_hz %1 liegen</translation>
+    </message>
+    <message>
+        <source>take &apos;%1&apos; does not exist</source>
+        <translation>Aufnahme „%1“ gibt es nicht</translation>
+    </message>
+    <message>
+        <source>driver &apos;%1&apos; does not exist</source>
+        <translation>Treiber „%1“ gibt es nicht</translation>
+    </message>
+    <message>
+        <source>must be a folder that may be written</source>
+        <translation>es muss ein Ordner sein, in den geschrieben werden darf</translation>
+    </message>
+    <message>
+        <source>not written: %1</source>
+        <translation>nicht geschrieben: %1</translation>
+    </message>
+    <message>
+        <source>cannot be opened: %1</source>
+        <translation>lässt sich nicht öffnen: %1</translation>
+    </message>
+    <message>
+        <source>must be a job file that you may read</source>
+        <translation>es muss eine lesbare Auftragsdatei sein</translation>
+    </message>
+    <message>
+        <source>is not a file</source>
+        <translation>ist keine Datei</translation>
+    </message>
+    <message>
+        <source>is not a Yellowfront job</source>
+        <translation>ist kein Yellowfront-Auftrag</translation>
+    </message>
+    <message>
+        <source>must be a file that this program has made</source>
+        <translation>es muss eine Datei dieses Programms sein</translation>
+    </message>
+    <message>
+        <source>is damaged: %1</source>
+        <translation>ist beschädigt: %1</translation>
+    </message>
+    <message>
+        <source>open a copy of it; this file was left untouched</source>
+        <translation>eine Kopie öffnen; diese Datei blieb unberührt</translation>
+    </message>
+    <message>
+        <source>curve %1 is missing</source>
+        <translation>Kurve %1 fehlt</translation>
+    </message>
+    <message>
+        <source>the file is damaged</source>
+        <translation>die Datei ist beschädigt</translation>
+    </message>
+    <message>
+        <source>curve %1 is not as it should be</source>
+        <translation>Kurve %1 ist nicht, wie sie sein sollte</translation>
+    </message>
+    <message>
+        <source>recording %1 is missing</source>
+        <translation>Aufzeichnung %1 fehlt</translation>
+    </message>
+    <message>
+        <source>recording %1 is not as it should be</source>
+        <translation>Aufzeichnung %1 ist nicht, wie sie sein sollte</translation>
+    </message>
+    <message>
+        <source>picture %1 is missing</source>
+        <translation>Bild %1 fehlt</translation>
+    </message>
+    <message>
+        <source>holds a job that cannot be read: %1</source>
+        <translation>enthält einen Auftrag, der sich nicht lesen lässt: %1</translation>
+    </message>
+    <message>
+        <source>exists already</source>
+        <translation>gibt es schon</translation>
+    </message>
+    <message>
+        <source>choose another name; nothing was overwritten</source>
+        <translation>einen anderen Namen wählen; nichts wurde überschrieben</translation>
+    </message>
+    <message>
+        <source>has no current state</source>
+        <translation>hat keinen gegenwärtigen Stand</translation>
+    </message>
+    <message>
+        <source>log entry of kind &apos;%1&apos;</source>
+        <translation>Eintrag der Art „%1“</translation>
+    </message>
+    <message>
+        <source>is open for reading only</source>
+        <translation>ist nur zum Lesen geöffnet</translation>
+    </message>
+    <message>
+        <source>save a copy and go on there</source>
+        <translation>eine Kopie speichern und dort weitermachen</translation>
+    </message>
+    <message>
+        <source>integrity check: %1</source>
+        <translation>Prüfung der Datei: %1</translation>
+    </message>
+    <message>
+        <source>calibrator</source>
+        <translation>Kalibrator</translation>
+    </message>
+    <message>
+        <source>%1 s recorded</source>
+        <translation>%1 s aufgenommen</translation>
+    </message>
+    <message>
+        <source>must be 0.5 s or more</source>
+        <translation>müssen 0.5 s oder mehr sein</translation>
+    </message>
+    <message>
+        <source>nothing was heard</source>
+        <translation>nichts war zu hören</translation>
+    </message>
+    <message>
+        <source>must be a steady tone</source>
+        <translation>es muss ein steter Ton sein</translation>
+    </message>
+    <message>
+        <source>the tone is only %1 dB above the rest</source>
+        <translation>der Ton liegt nur %1 dB über dem Rest</translation>
+    </message>
+    <message>
+        <source>must be 30 dB or more above it</source>
+        <translation>es müssen 30 dB oder mehr sein</translation>
+    </message>
+    <message>
+        <source>the tone changed by %1 dB</source>
+        <translation>der Ton änderte sich um %1 dB</translation>
+    </message>
+    <message>
+        <source>must be steady within 0.1 dB: seat the microphone again</source>
+        <translation>er muss auf 0.1 dB stehen: Mikrofon neu einsetzen</translation>
+    </message>
+    <message>
+        <source>must be above normalise_from_hz %1</source>
+        <translation>muss über normalise_from_hz %1 liegen</translation>
+    </message>
+    <message>
+        <source>must lie where both curves have data, %1 to %2</source>
+        <translation>muss dort liegen, wo beide Kurven Daten haben, %1 bis %2</translation>
+    </message>
+    <message>
+        <source>%1 to %2 Hz</source>
+        <translation>%1 bis %2 Hz</translation>
+    </message>
+    <message>
+        <source>must be below %1 (half the rate)</source>
+        <translation>muss unter %1 liegen (der halben Abtastrate)</translation>
+    </message>
+    <message>
+        <source>the data end %1 s after the arrival</source>
+        <translation>die Daten enden %1 s nach der Ankunft</translation>
+    </message>
+    <message>
+        <source>%1 MB given</source>
+        <translation>%1 MB angegeben</translation>
+    </message>
+    <message>
+        <source>must be at most %1 MB</source>
+        <translation>erlaubt sind höchstens %1 MB</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; was not read</source>
+        <translation>„%1“ wurde nicht gelesen</translation>
+    </message>
+    <message>
+        <source>%1 has %2 Hz, the sweep %3</source>
+        <translation>%1 hat %2 Hz, der Gleitton %3</translation>
+    </message>
+    <message>
+        <source>%1 ends after %2 samples; the sweep needs %3</source>
+        <translation>%1 endet nach %2 Abtastwerten; der Gleitton braucht %3</translation>
+    </message>
+    <message>
+        <source>the recording has %1</source>
+        <translation>die Aufzeichnung hat %1</translation>
+    </message>
+    <message>
+        <source>%1 is the measurement_channel too</source>
+        <translation>%1 ist auch der measurement_channel</translation>
+    </message>
+    <message>
+        <source>line %1, column %2: %3</source>
+        <translation>Zeile %1, Spalte %2: %3</translation>
+    </message>
+    <message>
+        <source>%1 has a point and a comma; thousands separators are not read</source>
+        <translation>%1 hat einen Punkt und ein Komma; Tausenderzeichen werden nicht gelesen</translation>
+    </message>
+    <message>
+        <source>%1 has a decimal point in a table with decimal commas</source>
+        <translation>%1 hat einen Dezimalpunkt in einer Tabelle mit Dezimalkommas</translation>
+    </message>
+    <message>
+        <source>%1 has a decimal comma in a table with decimal points</source>
+        <translation>%1 hat ein Dezimalkomma in einer Tabelle mit Dezimalpunkten</translation>
+    </message>
+    <message>
+        <source>%1 is not a number</source>
+        <translation>%1 ist keine Zahl</translation>
+    </message>
+    <message>
+        <source>the comma seems to stand both between columns and within numbers; say the delimiter, or write the table with another one</source>
+        <translation>das Komma scheint zwischen Spalten und in Zahlen zu stehen; nennen Sie das Trennzeichen, oder schreiben Sie die Tabelle mit einem anderen</translation>
+    </message>
+    <message>
+        <source>only one column was found; frequency and level or ohms are needed</source>
+        <translation>nur eine Spalte wurde gefunden; Frequenz und Pegel oder Ohm sind nötig</translation>
+    </message>
+    <message>
+        <source>the table has %1 columns</source>
+        <translation>die Tabelle hat %1 Spalten</translation>
+    </message>
+    <message>
+        <source>%1 columns where the first row has %2</source>
+        <translation>%1 Spalten, wo die erste Zeile %2 hat</translation>
+    </message>
+    <message>
+        <source>%1 is a negative frequency</source>
+        <translation>%1 ist eine negative Frequenz</translation>
+    </message>
+    <message>
+        <source>%1 ohms; an impedance must be above 0</source>
+        <translation>%1 Ohm; eine Impedanz muss über 0 liegen</translation>
+    </message>
+    <message>
+        <source>%1 dB; a level must lie within ±1000 dB</source>
+        <translation>%1 dB; ein Pegel muss innerhalb ±1000 dB liegen</translation>
+    </message>
+    <message>
+        <source>%1 Hz; a frequency must be 0.001 to 10000000</source>
+        <translation>%1 Hz; erlaubt ist eine Frequenz von 0.001 bis 10000000</translation>
+    </message>
+    <message>
+        <source>given together with text_file</source>
+        <translation>zusammen mit text_file angegeben</translation>
+    </message>
+    <message>
+        <source>missing, and text_file too</source>
+        <translation>fehlt, und text_file auch</translation>
+    </message>
+    <message>
+        <source>exactly one of the two must be given</source>
+        <translation>genau eines der beiden ist anzugeben</translation>
+    </message>
+    <message>
+        <source>1 row of data</source>
+        <translation>1 Zeile mit Daten</translation>
+    </message>
+    <message>
+        <source>%1 rows of data</source>
+        <translation>%1 Zeilen mit Daten</translation>
+    </message>
+    <message>
+        <source>must have at least 2 with different frequencies</source>
+        <translation>es müssen mindestens 2 mit verschiedenen Frequenzen sein</translation>
+    </message>
+    <message>
+        <source>no list</source>
+        <translation>keine Liste</translation>
+    </message>
+    <message>
+        <source>must be a list of numbers</source>
+        <translation>es muss eine Liste von Zahlen sein</translation>
+    </message>
+    <message>
+        <source>no number</source>
+        <translation>keine Zahl</translation>
+    </message>
+    <message>
+        <source>must be a number</source>
+        <translation>es muss eine Zahl sein</translation>
+    </message>
+    <message>
+        <source>must be one JSON object</source>
+        <translation>es muss ein JSON-Objekt sein</translation>
+    </message>
+    <message>
+        <source>not above 0</source>
+        <translation>nicht über 0</translation>
+    </message>
+    <message>
+        <source>must be above 0</source>
+        <translation>muss über 0 liegen</translation>
+    </message>
+    <message>
+        <source>given beside impedances_ohm</source>
+        <translation>neben impedances_ohm angegeben</translation>
+    </message>
+    <message>
+        <source>must be given, or impedances_ohm</source>
+        <translation>ist anzugeben, oder impedances_ohm</translation>
+    </message>
+    <message>
+        <source>must hold the table</source>
+        <translation>muss die Tabelle enthalten</translation>
+    </message>
+    <message>
+        <source>no table</source>
+        <translation>keine Tabelle</translation>
+    </message>
+    <message>
+        <source>only a table has columns to look at</source>
+        <translation>nur eine Tabelle hat Spalten zum Ansehen</translation>
+    </message>
+    <message>
+        <source>entry %1 (%2) is not above entry %3 (%4)</source>
+        <translation>Eintrag %1 (%2) liegt nicht über Eintrag %3 (%4)</translation>
+    </message>
+    <message>
+        <source>must be 1 to %1</source>
+        <translation>erlaubt ist 1 bis %1</translation>
+    </message>
+    <message>
+        <source>%1 samples</source>
+        <translation>%1 Abtastwerte</translation>
+    </message>
+    <message>
+        <source>must lie within the %1 s of the data</source>
+        <translation>muss innerhalb der %1 s der Daten liegen</translation>
+    </message>
+    <message>
+        <source>The sound system lost %1 samples at %2&#x202f;s: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem verlor %1 Abtastwerte bei %2&#x202f;s: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
+    </message>
+    <message>
+        <source>The sound system put in %1 samples at %2&#x202f;s: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem fügte %1 Abtastwerte bei %2&#x202f;s ein: einen größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
+    </message>
+    <message>
+        <source>Something loud happened at %1&#x202f;s: make a second take.</source>
+        <translation>Bei %1&#x202f;s geschah etwas Lautes: eine zweite Aufnahme machen.</translation>
+    </message>
+    <message>
+        <source>Two clocks, %1&#x202f;ppm apart: corrected. One interface for both is better.</source>
+        <translation>Zwei Takte, %1&#x202f;ppm auseinander: berichtigt. Ein Gerät für beides ist besser.</translation>
+    </message>
+    <message>
+        <source>%1&#x202f;Hz hum at %2: check for an earth loop and the microphone&apos;s cable.</source>
+        <translation>%1&#x202f;Hz Brummen mit %2: nach einer Erdschleife und dem Mikrofonkabel sehen.</translation>
+    </message>
+    <message>
+        <source>port needs it</source>
+        <translation>die Öffnung braucht es</translation>
+    </message>
+    <message>
+        <source>port.phases_deg</source>
+        <translation>Phasen der Öffnung</translation>
+    </message>
+    <message>
+        <source>near.phases_deg</source>
+        <translation>Phasen im Nahfeld</translation>
+    </message>
+    <message>
+        <source>cone and port are added with their phases</source>
+        <translation>Membran und Öffnung werden mit ihren Phasen addiert</translation>
+    </message>
+    <message>
+        <source>diffraction baffle needs it</source>
+        <translation>die Beugung an der Schallwand braucht es</translation>
+    </message>
+    <message>
+        <source>must be 0 to %1</source>
+        <translation>erlaubt ist 0 bis %1</translation>
+    </message>
+    <message>
+        <source>holds from %1 Hz, the near curves to %2</source>
+        <translation>gilt ab %1 Hz, die Kurven im Nahfeld bis %2</translation>
+    </message>
+    <message>
+        <source>both must hold in a common band</source>
+        <translation>beide müssen in einem gemeinsamen Band gelten</translation>
+    </message>
+    <message>
+        <source>%1 is outside %2 to %3, where both curves hold</source>
+        <translation>%1 liegt außerhalb von %2 bis %3, wo beide Kurven gelten</translation>
+    </message>
+    <message>
+        <source>must lie in %1 to %2</source>
+        <translation>muss in %1 bis %2 liegen</translation>
+    </message>
+    <message>
+        <source>%1 is given twice in the horizontal plane</source>
+        <translation>%1 ist in der waagerechten Ebene zweimal angegeben</translation>
+    </message>
+    <message>
+        <source>%1 is given twice in the vertical plane</source>
+        <translation>%1 ist in der senkrechten Ebene zweimal angegeben</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; parameters</source>
+        <translation>Parameter „%1“</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; ports</source>
+        <translation>„%1“ Tore</translation>
+    </message>
+    <message>
+        <source>%1 columns</source>
+        <translation>%1 Spalten</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; coupled with itself</source>
+        <translation>„%1“ mit sich selbst gekoppelt</translation>
+    </message>
+    <message>
+        <source>k %1 given</source>
+        <translation>k %1 angegeben</translation>
+    </message>
+    <message>
+        <source>way %1, slot %2</source>
+        <translation>Weg %1, Platz %2</translation>
+    </message>
+    <message>
+        <source>must lie in a way of this network</source>
+        <translation>muss in einem Weg dieses Netzwerks liegen</translation>
+    </message>
+    <message>
+        <source>node &quot;%1&quot; is not connected to the amplifier</source>
+        <translation>Knoten „%1“ ist nicht mit dem Verstärker verbunden</translation>
+    </message>
+    <message>
+        <source>must be a way with an amplifier of its own</source>
+        <translation>es muss ein Weg mit eigenem Verstärker sein</translation>
+    </message>
+    <message>
+        <source>its ways hang together</source>
+        <translation>seine Wege hängen zusammen</translation>
+    </message>
+    <message>
+        <source>amplifiers for each way need ways side by side, with no part before them</source>
+        <translation>ein Verstärker für jeden Weg braucht Wege nebeneinander, ohne ein Bauteil davor</translation>
+    </message>
+    <message>
+        <source>must be one of this way&apos;s</source>
+        <translation>es muss eines dieses Weges sein</translation>
+    </message>
+    <message>
+        <source>has no use for %1</source>
+        <translation>braucht %1 nicht</translation>
+    </message>
+    <message>
+        <source>must be above fx_low_hz %1</source>
+        <translation>muss über fx_low_hz %1 liegen</translation>
+    </message>
+    <message>
+        <source>must be below the load %1</source>
+        <translation>muss unter der Last %1 liegen</translation>
+    </message>
+    <message>
+        <source>must be below the resistance that the trap needs, %1</source>
+        <translation>muss unter dem Widerstand liegen, den der Saugkreis braucht, %1</translation>
+    </message>
+    <message>
+        <source>must be below f0_hz, %1</source>
+        <translation>muss unter f0_hz liegen, %1</translation>
+    </message>
+    <message>
+        <source>must be above f0_hz, %1</source>
+        <translation>muss über f0_hz liegen, %1</translation>
+    </message>
+    <message>
+        <source>%1 points between from_hz and to_hz</source>
+        <translation>%1 Punkte zwischen from_hz und to_hz</translation>
+    </message>
+    <message>
+        <source>entry %1 is not above entry %2</source>
+        <translation>Eintrag %1 liegt nicht über Eintrag %2</translation>
+    </message>
+    <message>
+        <source>line %1, %2: %3</source>
+        <translation>Zeile %1, %2: %3</translation>
+    </message>
+    <message>
+        <source>has %1 words</source>
+        <translation>hat %1 Wörter</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is no value</source>
+        <translation>„%1“ ist kein Wert</translation>
+    </message>
+    <message>
+        <source>line %1: %2 is left out</source>
+        <translation>Zeile %1: %2 bleibt weg</translation>
+    </message>
+    <message>
+        <source>no subcircuit &apos;%1&apos;</source>
+        <translation>kein Teilnetzwerk „%1“</translation>
+    </message>
+    <message>
+        <source>must be above from_hz, %1</source>
+        <translation>muss über from_hz liegen, %1</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not in the network</source>
+        <translation>„%1“ ist nicht im Netzwerk</translation>
+    </message>
+    <message>
+        <source>belongs to %1</source>
+        <translation>gehört zu %1</translation>
+    </message>
+    <message>
+        <source>must be below half of sample_rate_hz, %1</source>
+        <translation>muss unter der Hälfte von sample_rate_hz liegen, %1</translation>
+    </message>
+    <message>
+        <source>%1 must be %2 to %3</source>
+        <translation>%1: erlaubt ist %2 bis %3</translation>
+    </message>
+    <message>
+        <source>a gain in dB</source>
+        <translation>eine Verstärkung in dB</translation>
+    </message>
+    <message>
+        <source>a frequency in Hz</source>
+        <translation>eine Frequenz in Hz</translation>
+    </message>
+    <message>
+        <source>belongs to kinds low-pass, high-pass and all-pass</source>
+        <translation>gehört zu Tief-, Hoch- und Allpass</translation>
+    </message>
+    <message>
+        <source>low shelf</source>
+        <translation>Tiefen-Kuhschwanz</translation>
+    </message>
+    <message>
+        <source>high shelf</source>
+        <translation>Höhen-Kuhschwanz</translation>
+    </message>
+    <message>
+        <source>must not be below wire_m, %1</source>
+        <translation>darf nicht unter wire_m liegen, %1</translation>
+    </message>
+    <message>
+        <source>must be key=value; the nearest known key is %1</source>
+        <translation>muss Schlüssel=Wert sein; am nächsten kommt der Schlüssel %1</translation>
+    </message>
+    <message>
+        <source>must be a part, as in &quot;C 6.8uF&quot;</source>
+        <translation>es muss ein Bauteil sein, wie in &quot;C 6.8uF&quot;</translation>
+    </message>
+    <message>
+        <source>must be a whole number, 1 to 1000</source>
+        <translation>es muss eine ganze Zahl sein, 1 bis 1000</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not among the drivers</source>
+        <translation>„%1“ ist nicht unter den Treibern</translation>
+    </message>
+    <message>
+        <source>%1 is empty</source>
+        <translation>%1 ist leer</translation>
+    </message>
+    <message>
+        <source>1 part</source>
+        <translation>1 Bauteil</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>%1, %2 priced: %3</source>
+        <translation>%1, %2 mit Preis: %3</translation>
+    </message>
+    <message>
+        <source>the nearest known take is %1</source>
+        <translation>am nächsten kommt die Aufnahme %1</translation>
+    </message>
+    <message>
+        <source>must be at most %1</source>
+        <translation>erlaubt ist höchstens %1</translation>
+    </message>
+    <message>
+        <source>must be at least %1 (twice the start) and below %2 (half the rate)</source>
+        <translation>muss mindestens %1 sein (das Doppelte des Anfangs) und unter %2 liegen (der halben Abtastrate)</translation>
+    </message>
+    <message>
+        <source>%1 is above max_level_db %2 (allowed -80 to %3)</source>
+        <translation>%1 liegt über max_level_db %2 (erlaubt ist -80 bis %3)</translation>
+    </message>
+    <message>
+        <source>%1 is too short for a sweep from %2 Hz to %3 Hz (at least %4)</source>
+        <translation>%1 ist zu kurz für einen Gleitton von %2 Hz bis %3 Hz (mindestens %4)</translation>
+    </message>
+    <message>
+        <source>must be a whole number, 0 to %1</source>
+        <translation>es muss eine ganze Zahl sein, 0 bis %1</translation>
+    </message>
+    <message>
+        <source>ends after %1 of %2 samples</source>
+        <translation>endet nach %1 von %2 Abtastwerten</translation>
+    </message>
+    <message>
+        <source>sample %1 is no number</source>
+        <translation>Abtastwert %1 ist keine Zahl</translation>
+    </message>
+    <message>
+        <source>shares no range with first</source>
+        <translation>hat keinen Bereich mit first gemeinsam</translation>
+    </message>
+    <message>
+        <source>curves must overlap in frequency</source>
+        <translation>die Kurven müssen sich in der Frequenz überlappen</translation>
+    </message>
+    <message>
+        <source>must be given: curves that are added need phases</source>
+        <translation>ist anzugeben: Kurven, die addiert werden, brauchen Phasen</translation>
+    </message>
+    <message>
+        <source>must be given for timing own: levels of both together</source>
+        <translation>ist bei timing own anzugeben: Pegel von beiden zusammen</translation>
+    </message>
+    <message>
+        <source>does not rise</source>
+        <translation>steigt nicht</translation>
+    </message>
+    <message>
+        <source>must be two delays, the earlier first</source>
+        <translation>es müssen zwei Verzögerungen sein, die frühere zuerst</translation>
+    </message>
+    <message>
+        <source>must be two frequencies, the lower first</source>
+        <translation>es müssen zwei Frequenzen sein, die tiefere zuerst</translation>
+    </message>
+    <message>
+        <source>%1 dB apart at the nearest</source>
+        <translation>am nächsten Punkt %1 dB auseinander</translation>
+    </message>
+    <message>
+        <source>must come within 12 dB of first over a third of an octave</source>
+        <translation>muss über eine Terz auf 12 dB an first herankommen</translation>
+    </message>
+    <message>
+        <source>missing, and the second never takes over from the first</source>
+        <translation>fehlt, und der zweite übernimmt nie vom ersten</translation>
+    </message>
+    <message>
+        <source>must be given</source>
+        <translation>ist anzugeben</translation>
+    </message>
+    <message>
+        <source>must lie where all curves have data</source>
+        <translation>muss dort liegen, wo alle Kurven Daten haben</translation>
+    </message>
+    <message>
+        <source>%1: not known for after</source>
+        <translation>%1: für nachher nicht bekannt</translation>
+    </message>
+    <message>
+        <source>%1: not known for before</source>
+        <translation>%1: für vorher nicht bekannt</translation>
+    </message>
+    <message>
+        <source>%1: %2 before, %3 after</source>
+        <translation>%1: vorher %2, nachher %3</translation>
+    </message>
+    <message>
+        <source>must lie on the panel, within %1 of its middle</source>
+        <translation>muss auf der Fläche liegen, bis %1 von ihrer Mitte</translation>
+    </message>
+    <message>
+        <source>%1 degrees off the axis</source>
+        <translation>%1 Grad neben der Achse</translation>
+    </message>
+    <message>
+        <source>shares no range with the others</source>
+        <translation>hat keinen Bereich mit den anderen gemeinsam</translation>
+    </message>
+    <message>
+        <source>all curves must hold the same frequencies about the crossover</source>
+        <translation>alle Kurven müssen um den Übergang dieselben Frequenzen haben</translation>
+    </message>
+    <message>
+        <source>given beside curves</source>
+        <translation>neben Kurven angegeben</translation>
+    </message>
+    <message>
+        <source>give two figures, or curves</source>
+        <translation>geben Sie zwei Zahlen oder Kurven an</translation>
+    </message>
+    <message>
+        <source>must be given with the other figure</source>
+        <translation>ist mit der anderen Zahl anzugeben</translation>
+    </message>
+    <message>
+        <source>must be levels of both together, or give two figures</source>
+        <translation>es müssen Pegel von beiden zusammen sein, oder geben Sie zwei Zahlen an</translation>
+    </message>
+    <message>
+        <source>both drivers alone, or neither</source>
+        <translation>beide Treiber allein, oder keiner</translation>
+    </message>
+    <message>
+        <source>must be given, or first and second</source>
+        <translation>ist anzugeben, oder first und second</translation>
+    </message>
+    <message>
+        <source>missing, and the two levels never meet</source>
+        <translation>fehlt, und die zwei Pegel treffen sich nie</translation>
+    </message>
+    <message>
+        <source>must be given, or the second must take over from the first</source>
+        <translation>ist anzugeben, oder der zweite muss vom ersten übernehmen</translation>
+    </message>
+    <message>
+        <source>must lie where all curves have data, %1 to %2</source>
+        <translation>muss dort liegen, wo alle Kurven Daten haben, %1 bis %2</translation>
+    </message>
+    <message>
+        <source>must cover them; it has %1 to %2</source>
+        <translation>muss sie abdecken; es reicht von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>the ear would be %1 m from a driver</source>
+        <translation>das Ohr wäre %1 m von einem Treiber entfernt</translation>
+    </message>
+    <message>
+        <source>its ways do not stand side by side</source>
+        <translation>seine Wege stehen nicht nebeneinander</translation>
+    </message>
+    <message>
+        <source>the search is for two and more ways</source>
+        <translation>die Suche ist für zwei und mehr Wege</translation>
+    </message>
+    <message>
+        <source>it has no way %1</source>
+        <translation>es hat keinen Weg %1</translation>
+    </message>
+    <message>
+        <source>responses are missing</source>
+        <translation>Frequenzgänge fehlen</translation>
+    </message>
+    <message>
+        <source>a parallel network</source>
+        <translation>ein Parallelnetzwerk</translation>
+    </message>
+    <message>
+        <source>a series network</source>
+        <translation>ein Reihennetzwerk</translation>
+    </message>
+    <message>
+        <source>an amplifier for each way</source>
+        <translation>ein Verstärker für jeden Weg</translation>
+    </message>
+    <message>
+        <source>a network with a filler</source>
+        <translation>ein Netzwerk mit Füller</translation>
+    </message>
+    <message>
+        <source>%1 ways</source>
+        <translation>%1 Wege</translation>
+    </message>
+    <message>
+        <source>%1 from the book has two</source>
+        <translation>%1 aus dem Buch hat zwei</translation>
+    </message>
+    <message>
+        <source>%1 from the book has three</source>
+        <translation>%1 aus dem Buch hat drei</translation>
+    </message>
+    <message>
+        <source>impedance: %1</source>
+        <translation>Impedanz: %1</translation>
+    </message>
+    <message>
+        <source>no response yet</source>
+        <translation>noch kein Frequenzgang</translation>
+    </message>
+    <message>
+        <source>a level pad needs both responses</source>
+        <translation>ein Spannungsteiler braucht beide Frequenzgänge</translation>
+    </message>
+    <message>
+        <source>response: no data from %1 to %2</source>
+        <translation>Frequenzgang: keine Daten von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>a level pad needs them</source>
+        <translation>ein Spannungsteiler braucht sie</translation>
+    </message>
+    <message>
+        <source>must be even for Linkwitz-Riley</source>
+        <translation>muss bei Linkwitz-Riley gerade sein</translation>
+    </message>
+    <message>
+        <source>Start %1-order %2 at %3, %4</source>
+        <translation>Start %1r Ordnung %2 bei %3, %4</translation>
+    </message>
+    <message>
+        <source>ways %1 and %2 do not cross</source>
+        <translation>Wege %1 und %2 kreuzen sich nicht</translation>
+    </message>
+    <message>
+        <source>calibration</source>
+        <translation>Kalibrierung</translation>
+    </message>
+    <message>
+        <source>reference</source>
+        <translation>Referenz</translation>
+    </message>
+    <message>
+        <source>none chosen</source>
+        <translation>keine gewählt</translation>
+    </message>
+    <message>
+        <source>the jig needs both inputs</source>
+        <translation>der Messaufbau braucht beide Eingänge</translation>
+    </message>
+    <message>
+        <source>the tone was not heard</source>
+        <translation>der Ton war nicht zu hören</translation>
+    </message>
+    <message>
+        <source>is the loop connected?</source>
+        <translation>ist die Schleife angeschlossen?</translation>
+    </message>
+    <message>
+        <source>gain</source>
+        <translation>Verstärkung</translation>
+    </message>
+    <message>
+        <source>a sweep %1 dB softer came back %2 dB lower</source>
+        <translation>ein %1 dB leiserer Gleitton kam %2 dB leiser zurück</translation>
+    </message>
+    <message>
+        <source>switch off automatic gain, noise suppression and echo cancelling of the sound system</source>
+        <translation>schalten Sie automatische Aussteuerung, Rauschunterdrückung und Echounterdrückung des Tonsystems ab</translation>
+    </message>
+    <message>
+        <source>holds no samples</source>
+        <translation>enthält keine Abtastwerte</translation>
+    </message>
+    <message>
+        <source>only a take recorded here does</source>
+        <translation>nur eine hier gemachte Aufnahme hat welche</translation>
+    </message>
+    <message>
+        <source>is an impedance</source>
+        <translation>ist eine Impedanz</translation>
+    </message>
+    <message>
+        <source>only a response has an impulse</source>
+        <translation>nur ein Frequenzgang hat einen Impuls</translation>
+    </message>
+    <message>
+        <source>is a response</source>
+        <translation>ist ein Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Touchstone holds impedances</source>
+        <translation>Touchstone enthält Impedanzen</translation>
+    </message>
+    <message>
+        <source>has no phase</source>
+        <translation>hat keine Phase</translation>
+    </message>
+    <message>
+        <source>use the minimum phase first</source>
+        <translation>benutzen Sie erst die Minimalphase</translation>
+    </message>
+    <message>
+        <source>channel %1 asked for</source>
+        <translation>Kanal %1 verlangt</translation>
+    </message>
+    <message>
+        <source>it has %1</source>
+        <translation>es hat %1</translation>
+    </message>
+    <message>
+        <source>holds only zeros</source>
+        <translation>enthält nur Nullen</translation>
+    </message>
+    <message>
+        <source>must hold an impulse response</source>
+        <translation>es muss eine Impulsantwort enthalten</translation>
+    </message>
+    <message>
+        <source>the gate leaves no frequency to look at</source>
+        <translation>das Fenster lässt keine Frequenz übrig</translation>
+    </message>
+    <message>
+        <source>the response must be longer after its arrival</source>
+        <translation>die Antwort muss nach ihrer Ankunft länger sein</translation>
+    </message>
+    <message>
+        <source>near the cone</source>
+        <translation>nah an der Membran</translation>
+    </message>
+    <message>
+        <source>in the port</source>
+        <translation>in der Öffnung</translation>
+    </message>
+    <message>
+        <source>on axis</source>
+        <translation>auf der Achse</translation>
+    </message>
+    <message>
+        <source>the gate leaves no frequency to look at: make it longer</source>
+        <translation>das Fenster lässt keine Frequenz übrig: machen Sie es länger</translation>
+    </message>
+    <message>
+        <source>record it again</source>
+        <translation>nehmen Sie neu auf</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; holds no samples</source>
+        <translation>„%1“ enthält keine Abtastwerte</translation>
+    </message>
+    <message>
+        <source>no take chosen</source>
+        <translation>keine Aufnahme gewählt</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; was taken elsewhere</source>
+        <translation>„%1“ wurde anderswo aufgenommen</translation>
+    </message>
+    <message>
+        <source>choose one from there</source>
+        <translation>wählen Sie eine von dort</translation>
+    </message>
+    <message>
+        <source>the cone&apos;s area must be known</source>
+        <translation>die Fläche der Membran muss bekannt sein</translation>
+    </message>
+    <message>
+        <source>port diameter</source>
+        <translation>Durchmesser der Öffnung</translation>
+    </message>
+    <message>
+        <source>the port&apos;s size must be known</source>
+        <translation>die Größe der Öffnung muss bekannt sein</translation>
+    </message>
+    <message>
+        <source>baffle</source>
+        <translation>Schallwand</translation>
+    </message>
+    <message>
+        <source>the driver sits in no front</source>
+        <translation>der Treiber sitzt in keiner Front</translation>
+    </message>
+    <message>
+        <source>place it on the Front first</source>
+        <translation>setzen Sie ihn erst auf die Front</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; has no %2</source>
+        <translation>„%1“: %2 fehlt</translation>
+    </message>
+    <message>
+        <source>import one first</source>
+        <translation>übernehmen Sie erst eine Messung</translation>
+    </message>
+    <message>
+        <source>Phase computed from the levels; it holds no flight time.</source>
+        <translation>Phase aus den Pegeln berechnet; sie enthält keine Laufzeit.</translation>
+    </message>
+    <message>
+        <source>angles</source>
+        <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>no take yet</source>
+        <translation>noch keine Aufnahme</translation>
+    </message>
+    <message>
+        <source>only one take</source>
+        <translation>nur eine Aufnahme</translation>
+    </message>
+    <message>
+        <source>record the response on axis and at angles, or open a set of files</source>
+        <translation>nehmen Sie auf der Achse und unter Winkeln auf, oder öffnen Sie einen Satz Dateien</translation>
+    </message>
+    <message>
+        <source>none on the axis</source>
+        <translation>keine auf der Achse</translation>
+    </message>
+    <message>
+        <source>record the response on axis as well</source>
+        <translation>nehmen Sie auch auf der Achse auf</translation>
+    </message>
+    <message>
+        <source>no frequency that all takes hold</source>
+        <translation>keine Frequenz, die alle Aufnahmen haben</translation>
+    </message>
+    <message>
+        <source>take them with one gate</source>
+        <translation>nehmen Sie sie mit einem Fenster auf</translation>
+    </message>
+    <message>
+        <source>a number, %1</source>
+        <translation>eine Zahl, %1</translation>
+    </message>
+    <message>
+        <source>must be given: %1</source>
+        <translation>ist anzugeben: %1</translation>
+    </message>
+    <message>
+        <source>unknown key</source>
+        <translation>unbekannter Schlüssel</translation>
+    </message>
+    <message>
+        <source>no key is known here</source>
+        <translation>hier ist kein Schlüssel bekannt</translation>
+    </message>
+    <message>
+        <source>a list of numbers</source>
+        <translation>eine Liste von Zahlen</translation>
+    </message>
+    <message>
+        <source>a whole number</source>
+        <translation>eine ganze Zahl</translation>
+    </message>
+    <message>
+        <source>must be a whole number, %1 to %2</source>
+        <translation>es muss eine ganze Zahl sein, %1 bis %2</translation>
+    </message>
+    <message>
+        <source>true or false</source>
+        <translation>true oder false</translation>
+    </message>
+    <message>
+        <source>text, or a form and its arguments</source>
+        <translation>Text, oder eine Form mit ihren Angaben</translation>
+    </message>
+    <message>
+        <source>a list of texts</source>
+        <translation>eine Liste von Texten</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; has more than one point or comma</source>
+        <translation>„%1“ hat mehr als einen Punkt oder ein Komma</translation>
+    </message>
+    <message>
+        <source>write the number with one decimal sign and no thousands signs</source>
+        <translation>schreiben Sie die Zahl mit einem Dezimalzeichen und ohne Tausenderzeichen</translation>
+    </message>
+    <message>
+        <source>is not JSON %1</source>
+        <translation>ist kein JSON %1</translation>
+    </message>
+    <message>
+        <source>is not JSON %1 near &apos;%2&apos;</source>
+        <translation>ist kein JSON %1 bei „%2“</translation>
+    </message>
+    <message>
+        <source>must have as many as %1, %2</source>
+        <translation>müssen so viele sein wie %1, %2</translation>
+    </message>
+    <message>
+        <source>The woofer&apos;s lugs, network taken off.</source>
+        <translation>An den Lötfahnen des Tieftöners, Netzwerk abgenommen.</translation>
+    </message>
+    <message>
+        <source>%1 asked</source>
+        <translation>%1 verlangt</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; has %2</source>
+        <translation>„%1“ hat %2</translation>
+    </message>
+    <message>
+        <source>choose another rate or device</source>
+        <translation>wählen Sie eine andere Abtastrate oder ein anderes Gerät</translation>
+    </message>
+    <message>
+        <source>is another program using it?</source>
+        <translation>benutzt es ein anderes Programm?</translation>
+    </message>
+    <message>
+        <source>opened, but never asked for a sample</source>
+        <translation>geöffnet, verlangte aber nie einen Abtastwert</translation>
+    </message>
+    <message>
+        <source>check the sound system&apos;s own control program</source>
+        <translation>sehen Sie im Steuerprogramm des Klangsystems nach</translation>
+    </message>
+    <message>
+        <source>the device stopped in the middle; start the program anew to use it again</source>
+        <translation>das Gerät blieb mittendrin stehen; starten Sie das Programm neu, um es wieder zu benutzen</translation>
+    </message>
+    <message>
+        <source>the device runs at another rate than asked for</source>
+        <translation>das Gerät läuft mit einer anderen Abtastrate als verlangt</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; is not there</source>
+        <translation>„%1“ ist nicht da</translation>
+    </message>
+    <message>
+        <source>plug it in, or choose another one</source>
+        <translation>stecken Sie es an, oder wählen Sie ein anderes</translation>
+    </message>
+    <message>
+        <source>cannot be listened on: %1</source>
+        <translation>lässt sich nicht abhören: %1</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; wants figures</source>
+        <translation>„%1“ braucht Zahlen</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; has no drivers with curves yet</source>
+        <translation>„%1“ hat noch keine Treiber mit Kurven</translation>
+    </message>
+    <message>
+        <source>&apos;%1&apos; sits in no vented box</source>
+        <translation>„%1“ sitzt in keinem Gehäuse mit Öffnung</translation>
+    </message>
+    <message>
+        <source>must be within 10 % of %1, which Re, Bl, Mms, Cms and Rms make</source>
+        <translation>muss auf 10 % bei %1 liegen, was Re, Bl, Mms, Cms und Rms ergeben</translation>
     </message>
 </context>
 <context>
@@ -5733,6 +7065,209 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
+    <name>yf::app::CrossoverStage</name>
+    <message>
+        <source>Response</source>
+        <translation>Frequenzgang</translation>
+    </message>
+    <message>
+        <source>Phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>Impedance</source>
+        <translation>Impedanz</translation>
+    </message>
+    <message>
+        <source>Values that the wheel steps through</source>
+        <translation>Werte, durch die das Rad geht</translation>
+    </message>
+    <message>
+        <source>Preferred values of IEC 60063 that wheel and ↑↓ step through; Shift steps through E192.</source>
+        <translation>Vorzugswerte nach IEC 60063, durch die Rad und ↑↓ gehen; mit Umschalt durch E192.</translation>
+    </message>
+    <message>
+        <source>wheel</source>
+        <translation>Rad</translation>
+    </message>
+    <message>
+        <source>%1 parts</source>
+        <translation>%1 Bauteile</translation>
+    </message>
+    <message>
+        <source>nothing yet</source>
+        <translation>noch nichts</translation>
+    </message>
+    <message>
+        <source>into %1 Ω</source>
+        <translation>an %1 Ω</translation>
+    </message>
+    <message>
+        <source>Network</source>
+        <translation>Weiche</translation>
+    </message>
+    <message>
+        <source>nothing to show yet</source>
+        <translation>noch nichts zu zeigen</translation>
+    </message>
+    <message>
+        <source>present</source>
+        <translation>jetzt</translation>
+    </message>
+    <message>
+        <source>%1 reversed</source>
+        <translation>%1 umgepolt</translation>
+    </message>
+    <message>
+        <source>%1 V behind %2 Ω</source>
+        <translation>%1 V hinter %2 Ω</translation>
+    </message>
+    <message>
+        <source>%1 m</source>
+        <translation>%1 m</translation>
+    </message>
+    <message>
+        <source>gate %1 ms</source>
+        <translation>Fenster %1 ms</translation>
+    </message>
+    <message>
+        <source>no gate noted</source>
+        <translation>kein Fenster notiert</translation>
+    </message>
+    <message>
+        <source>unsmoothed</source>
+        <translation>ungeglättet</translation>
+    </message>
+    <message>
+        <source>1/%1 octave</source>
+        <translation>1/%1 Oktave</translation>
+    </message>
+    <message>
+        <source>several distances</source>
+        <translation>verschiedene Abstände</translation>
+    </message>
+    <message>
+        <source>several gates</source>
+        <translation>verschiedene Fenster</translation>
+    </message>
+    <message>
+        <source>several smoothings</source>
+        <translation>verschieden geglättet</translation>
+    </message>
+    <message>
+        <source>sum</source>
+        <translation>Summe</translation>
+    </message>
+    <message>
+        <source>no phase yet</source>
+        <translation>noch keine Phase</translation>
+    </message>
+    <message>
+        <source>wrapped to ±180°, no delay removed</source>
+        <translation>auf ±180° gefaltet, keine Laufzeit entfernt</translation>
+    </message>
+    <message>
+        <source>no load yet</source>
+        <translation>noch keine Last</translation>
+    </message>
+    <message>
+        <source>|Z|</source>
+        <translation>|Z|</translation>
+    </message>
+    <message>
+        <source>at the amplifier&apos;s terminals</source>
+        <translation>an den Klemmen des Verstärkers</translation>
+    </message>
+    <message>
+        <source>%1 works well %2</source>
+        <translation>%1 arbeitet gut %2</translation>
+    </message>
+    <message>
+        <source>Choose a part: what a tenth of its value does to the sum is told here.</source>
+        <translation>Ein Teil wählen: was ein Zehntel seines Werts an der Summe ändert, steht dann hier.</translation>
+    </message>
+    <message>
+        <source>%1: 10 % more of it moves the sum by %2 dB at %3.</source>
+        <translation>%1: 10 % mehr davon bewegen die Summe um %2 dB bei %3.</translation>
+    </message>
+    <message>
+        <source>Lanes</source>
+        <translation>Bahnen</translation>
+    </message>
+    <message>
+        <source>Find</source>
+        <translation>Suchen</translation>
+    </message>
+    <message>
+        <source>Parts</source>
+        <translation>Bauteile</translation>
+    </message>
+    <message>
+        <source>Drawn beside the present state</source>
+        <translation>Neben dem jetzigen Stand gezeichnet</translation>
+    </message>
+    <message>
+        <source>A thin curve more: what hot voice coils, another amplifier, a driver off its wires or the parts&apos; tolerances do.</source>
+        <translation>Eine dünne Kurve mehr: was heiße Schwingspulen, ein anderer Verstärker, ein abgeklemmtes Chassis oder die Toleranzen der Bauteile bewirken.</translation>
+    </message>
+    <message>
+        <source>draw also</source>
+        <translation>auch zeichnen</translation>
+    </message>
+    <message>
+        <source>nothing more</source>
+        <translation>nichts weiter</translation>
+    </message>
+    <message>
+        <source>parts&apos; tolerances</source>
+        <translation>Toleranzen der Bauteile</translation>
+    </message>
+    <message>
+        <source>a tube amplifier, %1 Ω</source>
+        <translation>ein Röhrenverstärker, %1 Ω</translation>
+    </message>
+    <message>
+        <source>%1 unplugged</source>
+        <translation>%1 abgeklemmt</translation>
+    </message>
+    <message>
+        <source>%1 shorted</source>
+        <translation>%1 kurzgeschlossen</translation>
+    </message>
+    <message>
+        <source>From the book</source>
+        <translation>Aus dem Buch</translation>
+    </message>
+    <message>
+        <source>By machine</source>
+        <translation>Von der Maschine</translation>
+    </message>
+    <message>
+        <source>voice coils 100 K hotter</source>
+        <translation>Schwingspulen 100 K heißer</translation>
+    </message>
+    <message>
+        <source>own parts</source>
+        <translation>eigene Teile</translation>
+    </message>
+    <message>
+        <source>an amplifier for each way</source>
+        <translation>ein Verstärker je Weg</translation>
+    </message>
+    <message>
+        <source>Back to one amplifier for all: what stands before the amplifiers is taken away (undo brings it back).</source>
+        <translation>Zurück zu einem Verstärker für alle: Was vor den Verstärkern steht, fällt weg (Rückgängig bringt es wieder).</translation>
+    </message>
+    <message>
+        <source>Filters, gain and delay before an amplifier of its own for each way. With none of them, two-amplifier wiring of the same network changes nothing but the current&apos;s path.</source>
+        <translation>Filter, Verstärkung und Verzögerung vor einem eigenen Verstärker je Weg. Ohne sie ändern zwei Verstärker an derselben Weiche nichts als den Weg des Stroms.</translation>
+    </message>
+    <message>
+        <source>Not for this network: its ways hang together by a part before them, in series or by coils that see each other.</source>
+        <translation>Nicht bei dieser Weiche: Ihre Wege hängen zusammen, durch ein Teil davor, in Reihe oder durch Spulen, die einander sehen.</translation>
+    </message>
+</context>
+<context>
     <name>yf::app::CurvesPage</name>
     <message>
         <source>No response yet. Drop a table of frequency, level and phase on the driver; without it no sum can be shown.</source>
@@ -6218,6 +7753,121 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1: reading of %2</source>
         <translation>%1: Ablesung von %2</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::Files</name>
+    <message>
+        <source>Jobs (*.yfjob);;All files (*)</source>
+        <translation>Aufträge (*.yfjob);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>One take joined the job.</source>
+        <translation>Eine Aufnahme kam zum Auftrag hinzu.</translation>
+    </message>
+    <message>
+        <source>%1 takes joined the job.</source>
+        <translation>%1 Aufnahmen kamen zum Auftrag hinzu.</translation>
+    </message>
+    <message>
+        <source>There is no driver &apos;%1&apos; in this job.</source>
+        <translation>In diesem Auftrag gibt es kein Chassis &apos;%1&apos;.</translation>
+    </message>
+    <message>
+        <source>Nothing was changed.</source>
+        <translation>Nichts wurde geändert.</translation>
+    </message>
+    <message>
+        <source>%1 for %2: %3</source>
+        <translation>%1 für %2: %3</translation>
+    </message>
+    <message>
+        <source>Look and correct …</source>
+        <translation>Ansehen und berichtigen …</translation>
+    </message>
+    <message>
+        <source>Open a job or make a new one first; then drop the files.</source>
+        <translation>Zuerst einen Auftrag öffnen oder anlegen; dann die Dateien herziehen.</translation>
+    </message>
+    <message>
+        <source>Measurements</source>
+        <translation>Messungen</translation>
+    </message>
+    <message>
+        <source>Open tables</source>
+        <translation>Tabellen öffnen</translation>
+    </message>
+    <message>
+        <source>Save the picture</source>
+        <translation>Bild speichern</translation>
+    </message>
+    <message>
+        <source>%1 is in %2, at the house scale.</source>
+        <translation>%1 liegt in %2, im Hausmaßstab.</translation>
+    </message>
+    <message>
+        <source>%1 could not be written; choose a place that may be written.</source>
+        <translation>%1 konnte nicht geschrieben werden; einen beschreibbaren Ort wählen.</translation>
+    </message>
+    <message>
+        <source>Open a job</source>
+        <translation>Auftrag öffnen</translation>
+    </message>
+    <message>
+        <source>New job</source>
+        <translation>Neuer Auftrag</translation>
+    </message>
+    <message>
+        <source>Save a copy</source>
+        <translation>Kopie speichern</translation>
+    </message>
+    <message>
+        <source>A copy is in %1. Work goes on in the job that was open.</source>
+        <translation>Eine Kopie liegt in %1. Die Arbeit geht im offenen Auftrag weiter.</translation>
+    </message>
+    <message>
+        <source>A file for this job</source>
+        <translation>Eine Datei für diesen Auftrag</translation>
+    </message>
+    <message>
+        <source>The state of %1 as a file of its own</source>
+        <translation>Der Stand von %1 als eigene Datei</translation>
+    </message>
+    <message>
+        <source>This is the state of %1, in a file of its own. The job itself was left as it is.</source>
+        <translation>Dies ist der Stand von %1 in einer eigenen Datei. Der Auftrag selbst blieb, wie er ist.</translation>
+    </message>
+    <message>
+        <source>Pictures of the speaker</source>
+        <translation>Bilder des Lautsprechers</translation>
+    </message>
+    <message>
+        <source>Pictures (*.png *.jpg *.jpeg)</source>
+        <translation>Bilder (*.png *.jpg *.jpeg)</translation>
+    </message>
+    <message>
+        <source>The shipped table is in force meanwhile.</source>
+        <translation>Solange gilt die mitgelieferte Tabelle.</translation>
+    </message>
+    <message>
+        <source>The evidence table is in %1: edit its likelihoods there, then choose this again to have it read. Without that file the shipped table is used.</source>
+        <translation>Die Befundtabelle liegt in %1: dort die Wahrscheinlichkeiten ändern, dann dies noch einmal wählen, damit sie gelesen wird. Ohne diese Datei gilt die mitgelieferte Tabelle.</translation>
+    </message>
+    <message>
+        <source>The evidence table was read from %1 and is in force.</source>
+        <translation>Die Befundtabelle wurde aus %1 gelesen und gilt.</translation>
+    </message>
+    <message>
+        <source>Tables, impulse responses, impedances (*.txt *.csv *.dat *.wav *.s1p *.json);;All files (*)</source>
+        <translation>Tabellen, Impulsantworten, Impedanzen (*.txt *.csv *.dat *.wav *.s1p *.json);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>Written to %1.</source>
+        <translation>Nach %1 geschrieben.</translation>
+    </message>
+    <message>
+        <source>%1 could not be written: %2</source>
+        <translation>%1 konnte nicht geschrieben werden: %2</translation>
     </message>
 </context>
 <context>
@@ -8013,121 +9663,6 @@ Ohm gegen den Aufdruck.</translation>
     </message>
 </context>
 <context>
-    <name>yf::app::Files</name>
-    <message>
-        <source>Jobs (*.yfjob);;All files (*)</source>
-        <translation>Aufträge (*.yfjob);;Alle Dateien (*)</translation>
-    </message>
-    <message>
-        <source>One take joined the job.</source>
-        <translation>Eine Aufnahme kam zum Auftrag hinzu.</translation>
-    </message>
-    <message>
-        <source>%1 takes joined the job.</source>
-        <translation>%1 Aufnahmen kamen zum Auftrag hinzu.</translation>
-    </message>
-    <message>
-        <source>There is no driver &apos;%1&apos; in this job.</source>
-        <translation>In diesem Auftrag gibt es kein Chassis &apos;%1&apos;.</translation>
-    </message>
-    <message>
-        <source>Nothing was changed.</source>
-        <translation>Nichts wurde geändert.</translation>
-    </message>
-    <message>
-        <source>%1 for %2: %3</source>
-        <translation>%1 für %2: %3</translation>
-    </message>
-    <message>
-        <source>Look and correct …</source>
-        <translation>Ansehen und berichtigen …</translation>
-    </message>
-    <message>
-        <source>Open a job or make a new one first; then drop the files.</source>
-        <translation>Zuerst einen Auftrag öffnen oder anlegen; dann die Dateien herziehen.</translation>
-    </message>
-    <message>
-        <source>Measurements</source>
-        <translation>Messungen</translation>
-    </message>
-    <message>
-        <source>Open tables</source>
-        <translation>Tabellen öffnen</translation>
-    </message>
-    <message>
-        <source>Save the picture</source>
-        <translation>Bild speichern</translation>
-    </message>
-    <message>
-        <source>%1 is in %2, at the house scale.</source>
-        <translation>%1 liegt in %2, im Hausmaßstab.</translation>
-    </message>
-    <message>
-        <source>%1 could not be written; choose a place that may be written.</source>
-        <translation>%1 konnte nicht geschrieben werden; einen beschreibbaren Ort wählen.</translation>
-    </message>
-    <message>
-        <source>Open a job</source>
-        <translation>Auftrag öffnen</translation>
-    </message>
-    <message>
-        <source>New job</source>
-        <translation>Neuer Auftrag</translation>
-    </message>
-    <message>
-        <source>Save a copy</source>
-        <translation>Kopie speichern</translation>
-    </message>
-    <message>
-        <source>A copy is in %1. Work goes on in the job that was open.</source>
-        <translation>Eine Kopie liegt in %1. Die Arbeit geht im offenen Auftrag weiter.</translation>
-    </message>
-    <message>
-        <source>A file for this job</source>
-        <translation>Eine Datei für diesen Auftrag</translation>
-    </message>
-    <message>
-        <source>The state of %1 as a file of its own</source>
-        <translation>Der Stand von %1 als eigene Datei</translation>
-    </message>
-    <message>
-        <source>This is the state of %1, in a file of its own. The job itself was left as it is.</source>
-        <translation>Dies ist der Stand von %1 in einer eigenen Datei. Der Auftrag selbst blieb, wie er ist.</translation>
-    </message>
-    <message>
-        <source>Pictures of the speaker</source>
-        <translation>Bilder des Lautsprechers</translation>
-    </message>
-    <message>
-        <source>Pictures (*.png *.jpg *.jpeg)</source>
-        <translation>Bilder (*.png *.jpg *.jpeg)</translation>
-    </message>
-    <message>
-        <source>The shipped table is in force meanwhile.</source>
-        <translation>Solange gilt die mitgelieferte Tabelle.</translation>
-    </message>
-    <message>
-        <source>The evidence table is in %1: edit its likelihoods there, then choose this again to have it read. Without that file the shipped table is used.</source>
-        <translation>Die Befundtabelle liegt in %1: dort die Wahrscheinlichkeiten ändern, dann dies noch einmal wählen, damit sie gelesen wird. Ohne diese Datei gilt die mitgelieferte Tabelle.</translation>
-    </message>
-    <message>
-        <source>The evidence table was read from %1 and is in force.</source>
-        <translation>Die Befundtabelle wurde aus %1 gelesen und gilt.</translation>
-    </message>
-    <message>
-        <source>Tables, impulse responses, impedances (*.txt *.csv *.dat *.wav *.s1p *.json);;All files (*)</source>
-        <translation>Tabellen, Impulsantworten, Impedanzen (*.txt *.csv *.dat *.wav *.s1p *.json);;Alle Dateien (*)</translation>
-    </message>
-    <message>
-        <source>Written to %1.</source>
-        <translation>Nach %1 geschrieben.</translation>
-    </message>
-    <message>
-        <source>%1 could not be written: %2</source>
-        <translation>%1 konnte nicht geschrieben werden: %2</translation>
-    </message>
-</context>
-<context>
     <name>yf::app::MainWindow</name>
     <message>
         <source>   –   a look at: %1</source>
@@ -8623,209 +10158,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Disconnect</source>
         <translation>Trennen</translation>
-    </message>
-</context>
-<context>
-    <name>yf::app::CrossoverStage</name>
-    <message>
-        <source>Response</source>
-        <translation>Frequenzgang</translation>
-    </message>
-    <message>
-        <source>Phase</source>
-        <translation>Phase</translation>
-    </message>
-    <message>
-        <source>Impedance</source>
-        <translation>Impedanz</translation>
-    </message>
-    <message>
-        <source>Values that the wheel steps through</source>
-        <translation>Werte, durch die das Rad geht</translation>
-    </message>
-    <message>
-        <source>Preferred values of IEC 60063 that wheel and ↑↓ step through; Shift steps through E192.</source>
-        <translation>Vorzugswerte nach IEC 60063, durch die Rad und ↑↓ gehen; mit Umschalt durch E192.</translation>
-    </message>
-    <message>
-        <source>wheel</source>
-        <translation>Rad</translation>
-    </message>
-    <message>
-        <source>%1 parts</source>
-        <translation>%1 Bauteile</translation>
-    </message>
-    <message>
-        <source>nothing yet</source>
-        <translation>noch nichts</translation>
-    </message>
-    <message>
-        <source>into %1 Ω</source>
-        <translation>an %1 Ω</translation>
-    </message>
-    <message>
-        <source>Network</source>
-        <translation>Weiche</translation>
-    </message>
-    <message>
-        <source>nothing to show yet</source>
-        <translation>noch nichts zu zeigen</translation>
-    </message>
-    <message>
-        <source>present</source>
-        <translation>jetzt</translation>
-    </message>
-    <message>
-        <source>%1 reversed</source>
-        <translation>%1 umgepolt</translation>
-    </message>
-    <message>
-        <source>%1 V behind %2 Ω</source>
-        <translation>%1 V hinter %2 Ω</translation>
-    </message>
-    <message>
-        <source>%1 m</source>
-        <translation>%1 m</translation>
-    </message>
-    <message>
-        <source>gate %1 ms</source>
-        <translation>Fenster %1 ms</translation>
-    </message>
-    <message>
-        <source>no gate noted</source>
-        <translation>kein Fenster notiert</translation>
-    </message>
-    <message>
-        <source>unsmoothed</source>
-        <translation>ungeglättet</translation>
-    </message>
-    <message>
-        <source>1/%1 octave</source>
-        <translation>1/%1 Oktave</translation>
-    </message>
-    <message>
-        <source>several distances</source>
-        <translation>verschiedene Abstände</translation>
-    </message>
-    <message>
-        <source>several gates</source>
-        <translation>verschiedene Fenster</translation>
-    </message>
-    <message>
-        <source>several smoothings</source>
-        <translation>verschieden geglättet</translation>
-    </message>
-    <message>
-        <source>sum</source>
-        <translation>Summe</translation>
-    </message>
-    <message>
-        <source>no phase yet</source>
-        <translation>noch keine Phase</translation>
-    </message>
-    <message>
-        <source>wrapped to ±180°, no delay removed</source>
-        <translation>auf ±180° gefaltet, keine Laufzeit entfernt</translation>
-    </message>
-    <message>
-        <source>no load yet</source>
-        <translation>noch keine Last</translation>
-    </message>
-    <message>
-        <source>|Z|</source>
-        <translation>|Z|</translation>
-    </message>
-    <message>
-        <source>at the amplifier&apos;s terminals</source>
-        <translation>an den Klemmen des Verstärkers</translation>
-    </message>
-    <message>
-        <source>%1 works well %2</source>
-        <translation>%1 arbeitet gut %2</translation>
-    </message>
-    <message>
-        <source>Choose a part: what a tenth of its value does to the sum is told here.</source>
-        <translation>Ein Teil wählen: was ein Zehntel seines Werts an der Summe ändert, steht dann hier.</translation>
-    </message>
-    <message>
-        <source>%1: 10 % more of it moves the sum by %2 dB at %3.</source>
-        <translation>%1: 10 % mehr davon bewegen die Summe um %2 dB bei %3.</translation>
-    </message>
-    <message>
-        <source>Lanes</source>
-        <translation>Bahnen</translation>
-    </message>
-    <message>
-        <source>Find</source>
-        <translation>Suchen</translation>
-    </message>
-    <message>
-        <source>Parts</source>
-        <translation>Bauteile</translation>
-    </message>
-    <message>
-        <source>Drawn beside the present state</source>
-        <translation>Neben dem jetzigen Stand gezeichnet</translation>
-    </message>
-    <message>
-        <source>A thin curve more: what hot voice coils, another amplifier, a driver off its wires or the parts&apos; tolerances do.</source>
-        <translation>Eine dünne Kurve mehr: was heiße Schwingspulen, ein anderer Verstärker, ein abgeklemmtes Chassis oder die Toleranzen der Bauteile bewirken.</translation>
-    </message>
-    <message>
-        <source>draw also</source>
-        <translation>auch zeichnen</translation>
-    </message>
-    <message>
-        <source>nothing more</source>
-        <translation>nichts weiter</translation>
-    </message>
-    <message>
-        <source>parts&apos; tolerances</source>
-        <translation>Toleranzen der Bauteile</translation>
-    </message>
-    <message>
-        <source>a tube amplifier, %1 Ω</source>
-        <translation>ein Röhrenverstärker, %1 Ω</translation>
-    </message>
-    <message>
-        <source>%1 unplugged</source>
-        <translation>%1 abgeklemmt</translation>
-    </message>
-    <message>
-        <source>%1 shorted</source>
-        <translation>%1 kurzgeschlossen</translation>
-    </message>
-    <message>
-        <source>From the book</source>
-        <translation>Aus dem Buch</translation>
-    </message>
-    <message>
-        <source>By machine</source>
-        <translation>Von der Maschine</translation>
-    </message>
-    <message>
-        <source>voice coils 100 K hotter</source>
-        <translation>Schwingspulen 100 K heißer</translation>
-    </message>
-    <message>
-        <source>own parts</source>
-        <translation>eigene Teile</translation>
-    </message>
-    <message>
-        <source>an amplifier for each way</source>
-        <translation>ein Verstärker je Weg</translation>
-    </message>
-    <message>
-        <source>Back to one amplifier for all: what stands before the amplifiers is taken away (undo brings it back).</source>
-        <translation>Zurück zu einem Verstärker für alle: Was vor den Verstärkern steht, fällt weg (Rückgängig bringt es wieder).</translation>
-    </message>
-    <message>
-        <source>Filters, gain and delay before an amplifier of its own for each way. With none of them, two-amplifier wiring of the same network changes nothing but the current&apos;s path.</source>
-        <translation>Filter, Verstärkung und Verzögerung vor einem eigenen Verstärker je Weg. Ohne sie ändern zwei Verstärker an derselben Weiche nichts als den Weg des Stroms.</translation>
-    </message>
-    <message>
-        <source>Not for this network: its ways hang together by a part before them, in series or by coils that see each other.</source>
-        <translation>Nicht bei dieser Weiche: Ihre Wege hängen zusammen, durch ein Teil davor, in Reihe oder durch Spulen, die einander sehen.</translation>
     </message>
 </context>
 <context>

@@ -165,16 +165,19 @@ QWidget* ImportSheet::buildSoundCorrections() {
         connect(made, &QuantityField::valueChanged, this, &ImportSheet::correct);
         return made;
     };
-    gate_ = field(q::gate.as("gate", "length of the gate after the arrival"),
+    gate_ = field(q::gate.as("gate", YF_WORDS("core", "length of the gate after the arrival")),
                   text::Unit::second,
                   "import_gate");
-    timeZero_ =
-        field(q::Quantity{"t0", "t0", 1.0, "s", 0.0, 600.0, "time zero after the first sample"},
-              text::Unit::second,
-              "import_time_zero");
-    fullScale_ = field(q::Quantity{"L", "full", 1.0, "dB", -60.0, 240.0, "level of a sample of 1"},
-                       text::Unit::decibel,
-                       "import_full_scale");
+    timeZero_ = field(
+        q::Quantity{
+            "t0", "t0", 1.0, "s", 0.0, 600.0, YF_WORDS("core", "time zero after the first sample")},
+        text::Unit::second,
+        "import_time_zero");
+    fullScale_ = field(
+        q::Quantity{
+            "L", "full", 1.0, "dB", -60.0, 240.0, YF_WORDS("core", "level of a sample of 1")},
+        text::Unit::decibel,
+        "import_full_scale");
     channel_ = choice(QStringLiteral("import_channel"), tr("Channel"), {});
     bar->addWidget(named(tr("gate"), gate_, holder));
     bar->addWidget(named(tr("time zero"), timeZero_, holder));
@@ -210,9 +213,10 @@ void ImportSheet::build() {
     angle_->setAccessibleName(tr("Angle off the axis, right and up positive"));
     distance_ = field(q::distance, text::Unit::metre, "import_distance");
     drive_ = field(q::voltage.as("drive", "drive, rms"), text::Unit::volt, "import_drive");
-    trustedFrom_ = field(q::frequency.as("trusted", "believed from this frequency up"),
-                         text::Unit::hertz,
-                         "import_trusted");
+    trustedFrom_ =
+        field(q::frequency.as("trusted", YF_WORDS("core", "believed from this frequency up")),
+              text::Unit::hertz,
+              "import_trusted");
     trustedFrom_->setMayBeEmpty(true);
     common_ = new QCheckBox(tr("common time zero"), this);
     common_->setObjectName(QStringLiteral("import_common"));
@@ -374,7 +378,7 @@ void ImportSheet::read(Entry& entry) {
     entry.imported.reset();
     entry.problem.clear();
     if (entry.unreadable) {
-        entry.problem = words(text::sentence(*entry.unreadable));
+        entry.problem = spoken(text::sentence(*entry.unreadable));
         return;
     }
     auto imported = take::importTake(entry.order);

@@ -241,9 +241,9 @@ void MeterPanel::display() {
     }
     const bool fine = state == MeterState::live || state == MeterState::connecting;
     said_->setText(state == MeterState::live ? meter_.name()
-                   : meter_.said().isEmpty() ? QString{}
-                   : fine                    ? meter_.said()
-                          : QStringLiteral("▲ ") + spoken(meter_.said().toStdString()));
+                   : meter_.said().empty()   ? QString{}
+                   : fine                    ? spoken(meter_.said())
+                                             : QStringLiteral("▲ ") + spoken(meter_.said()));
     said_->setVisible(!said_->text().isEmpty());
     tint(said_, fine ? theme().quietInk : theme().mind);
 }

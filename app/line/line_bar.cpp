@@ -48,7 +48,7 @@ void LineBar::display(const std::vector<report::Figure>& figures) {
     }
     for (qsizetype i = 0; i < buttons_.size(); ++i) {
         const report::Figure& figure = figures[static_cast<std::size_t>(i)];
-        buttons_[i]->setObjectName(QStringLiteral("line_") + words(figure.id));
+        buttons_[i]->setObjectName(QStringLiteral("line_") + words(figure.id.english()));
         const QString text = spoken(figure.text);
         if (buttons_[i]->text() == text && buttons_[i]->toolTip() == spoken(figure.explains)) {
             continue;

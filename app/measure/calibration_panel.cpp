@@ -214,7 +214,7 @@ void CalibrationPanel::setDevice(const QString& id) {
             calibration_ = std::move(*read);
         } else {
             tell(tr("What was kept for this device can't be read: %1")
-                     .arg(words(text::sentence(read.error()))));
+                     .arg(spoken(text::sentence(read.error()))));
         }
     }
     leads_->setValue(calibration_.lead);

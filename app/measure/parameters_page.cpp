@@ -240,7 +240,7 @@ void ParametersPage::again() {
         if (!works) {
             told = tr("working …");
         } else if (!works->fit) {
-            told = QStringLiteral("▲ ") + works->problem;
+            told = QStringLiteral("▲ ") + spoken(works->problem);
         } else {
             fit_ = works->fit;
         }
@@ -424,7 +424,7 @@ void ParametersPage::showVas() {
                                                .Qms = fit_->model.Qms,
                                                .fsU = std::max(fit_->u.fs, 1e-3)};
         if (const auto error = driver::check(request)) {
-            said << QStringLiteral("▲ ") + words(text::sentence(*error));
+            said << QStringLiteral("▲ ") + spoken(text::sentence(*error));
         } else {
             const auto a = driver::addedMass(request);
             said << tr("By the mass: Vas %1, Mms %2, Bl %3.")
@@ -452,7 +452,7 @@ void ParametersPage::showVas() {
             request.QecU = std::max(inBox->u.Qes, 1e-3);
         }
         if (const auto error = driver::check(request)) {
-            said << QStringLiteral("▲ ") + words(text::sentence(*error));
+            said << QStringLiteral("▲ ") + spoken(text::sentence(*error));
         } else {
             const auto b = driver::testBox(request);
             said << (b->method == driver::BoxMethod::withQec

@@ -344,9 +344,9 @@ RecordPage::RecordPage(QWidget* parent) : QWidget(parent) {
                 showVerdict();
                 Q_EMIT recorded();
             });
-    connect(recorder_, &Recorder::failed, this, [this, ended](const QString& problem) {
+    connect(recorder_, &Recorder::failed, this, [this, ended](const Words& problem) {
         ended();
-        problem_->setText(tr("■ %1").arg(problem));
+        problem_->setText(tr("■ %1").arg(spoken(problem)));
         Q_EMIT recorded();
     });
     connect(recorder_,

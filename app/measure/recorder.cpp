@@ -21,7 +21,7 @@ struct Outcome {
     std::shared_ptr<const signal::Recording> tone;
     std::optional<double> softPeak; ///< dB
     std::optional<double> gainStep; ///< dB
-    std::string problem;
+    Words problem;
     bool cut{};
 };
 
@@ -278,7 +278,7 @@ void Recorder::start(const job::Job& job, const RecordOrder& order) {
             } else if (outcome->softPeak) {
                 Q_EMIT playedSoftly(*outcome->softPeak);
             } else {
-                Q_EMIT failed(words(outcome->problem));
+                Q_EMIT failed(outcome->problem);
             }
         };
     });
@@ -292,7 +292,7 @@ void Recorder::judgeAgain(const take::TakeOrder& order) {
     aside_.ask([this, order](Aside::Link& /*link*/) -> Aside::Delivery {
         auto made = take::makeTake(order);
         if (!made) {
-            return [this, problem = told(made.error()).problem] { Q_EMIT failed(words(problem)); };
+            return [this, problem = told(made.error()).problem] { Q_EMIT failed(problem); };
         }
         return [this, taken = std::make_shared<const take::MadeTake>(std::move(*made))] {
             Q_EMIT finished(taken);

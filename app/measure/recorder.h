@@ -62,7 +62,7 @@ Q_SIGNALS:
     void progressed(double share, double measuredPeak, double referencePeak);
     void judging();
     void finished(std::shared_ptr<const yf::take::MadeTake> made);
-    void failed(const QString& problem);
+    void failed(const yf::Words& problem);
 
     /// Of a step; of a tone with the recording still to be told in volts.
     void calibrated(std::shared_ptr<const yf::take::Calibration> calibration,

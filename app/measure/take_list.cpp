@@ -120,7 +120,7 @@ QString howMade(const job::Take& take) {
             lines << TakeList::tr("levels are relative: no calibration");
         }
         if (!r.calibration.empty()) {
-            lines << words(r.calibration);
+            lines << spoken(r.calibration);
         }
         if (r.temperature) {
             lines << TakeList::tr("%1 °C").arg(locale.toString(*r.temperature, 'g', 3));

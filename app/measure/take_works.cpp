@@ -24,7 +24,7 @@ TakeWorks::Works worksOf(const job::Take& take) {
         if (fit) {
             works.fit = std::make_shared<const driver::FitResult>(std::move(*fit));
         } else {
-            works.problem = words(text::sentence(fit.error()));
+            works.problem = text::sentence(fit.error());
         }
     }
     return works;

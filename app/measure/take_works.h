@@ -21,7 +21,7 @@ public:
     struct Works {
         std::shared_ptr<const take::MadeTake> made; ///< null: no samples, or they gave nothing
         std::shared_ptr<const driver::FitResult> fit;
-        QString problem; ///< why there is no fit
+        Words problem; ///< why there is no fit
     };
 
     explicit TakeWorks(QObject* parent = nullptr) : QObject(parent) {}

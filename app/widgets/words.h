@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/base/words.h"
+
 #include <QString>
 
 #include <string>
@@ -17,9 +19,9 @@ namespace yf::app {
 /// locale. Files and the command line keep the point.
 [[nodiscard]] QString figures(std::string_view utf8);
 
-/// A sentence of the core in the window's language, its figures with the locale's decimal sign.
-/// The core's sentences are looked up by their English form; one that has no translation stays
-/// English.
-[[nodiscard]] QString spoken(std::string_view utf8);
+/// A text of the core in the window's language, its figures with the locale's decimal sign: each
+/// form is looked up by its English, and its places are filled with the arguments, spoken in turn.
+/// What no list of translations holds (a name, a figure) stays as it is.
+[[nodiscard]] QString spoken(const Words& text);
 
 } // namespace yf::app

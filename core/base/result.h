@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/base/expect.h"
+#include "core/base/words.h"
 
 #include <string>
 #include <utility>
@@ -16,8 +17,8 @@ namespace yf {
 /// allowed: what would do ("must be 0.01 to 1000"); may be empty where `given` says it all.
 struct [[nodiscard]] Error {
     std::string subject;
-    std::string given;
-    std::string allowed;
+    Words given;
+    Words allowed;
 
     bool operator==(const Error&) const = default;
 };

@@ -27,8 +27,9 @@ public:
     Words() = default;
 
     template <class Text>
-        requires std::convertible_to<Text, std::string_view>
-    Words(const Text& text) : form_(std::string_view(text)) {}
+
+    requires std::convertible_to<Text, std::string_view> Words(const Text& text)
+        : form_(std::string_view(text)) {}
 
     Words(std::string text) : form_(std::move(text)) {}
 
@@ -58,21 +59,24 @@ private:
 
 std::ostream& operator<<(std::ostream& out, const Words& words);
 
-/// Fills the places of a form: each piece between them as it stands, each place by `filled(i)`.
+/// A form with each place filled by `filled(i)`, place %1 being 0; the rest stands as it is. For a
+/// std::string and for the window's QString.
 template <class Text>
 Text fillPlaces(const Text& form, const auto& filled) {
     Text text;
-    std::size_t from = 0;
-    const auto size = static_cast<std::size_t>(form.size());
-    for (std::size_t at = 0; at + 1 < size; ++at) {
-        if (form[at] == '%' && form[at + 1] >= '1' && form[at + 1] <= '9') {
-            text += form.substr(from, at - from);
-            text += filled(static_cast<std::size_t>(form[at + 1] - '1'));
-            from = at + 2;
+    const auto size = form.size();
+    for (auto at = size - size; at < size; ++at) {
+        std::size_t place = 0;
+        for (char16_t digit = u'1'; digit <= u'9' && form[at] == u'%' && at + 1 < size; ++digit) {
+            place = form[at + 1] == digit ? digit - u'0' : place;
+        }
+        if (place == 0) {
+            text += form[at];
+        } else {
+            text += filled(place - 1);
             ++at;
         }
     }
-    text += form.substr(from, size - from);
     return text;
 }
 
@@ -82,7 +86,8 @@ struct Form {
     std::string_view text;
 
     template <class Text>
-        requires std::convertible_to<Text, std::string_view>
+    requires std::convertible_to<Text, std::string_view>
+
     consteval Form(const Text& marked) : text(marked) {
         bool named[10] = {};
         for (std::size_t at = 0; at + 1 < text.size(); ++at) {

@@ -21,12 +21,14 @@ using Readings = std::vector<std::optional<double>>;
 Result<Readings> readingsOf(const DcrRequest& r) {
     const int ways = (r.reading ? 1 : 0) + (r.readings.empty() ? 0 : 1) + (r.overRange ? 1 : 0);
     if (ways == 0) {
-        return Error{"reading_ohm", "missing", "give reading_ohm, readings_ohm or over_range"};
+        return Error{"reading_ohm",
+                     "missing",
+                     YF_WORDS("core", "give reading_ohm, readings_ohm or over_range")};
     }
     if (ways > 1) {
         return Error{"reading_ohm",
-                     "more than one kind of reading given",
-                     "give one of reading_ohm, readings_ohm and over_range"};
+                     YF_WORDS("core", "more than one kind of reading given"),
+                     YF_WORDS("core", "give one of reading_ohm, readings_ohm and over_range")};
     }
     if (r.overRange) {
         return Readings{std::nullopt};
@@ -123,8 +125,9 @@ Result<DcrJudgement> dcr(const DcrRequest& r) {
         if (reading) {
             if (*reading < r.leads) {
                 return Error{"lead_ohm",
-                             text::printNumber(r.leads) + " given",
-                             "must be at most the reading, " + text::printNumber(*reading)};
+                             say(YF_WORDS("core", "%1 given"), text::printNumber(r.leads)),
+                             say(YF_WORDS("core", "must be at most the reading, %1"),
+                                 text::printNumber(*reading))};
             }
             numbers.push_back(*reading);
         }

@@ -97,14 +97,16 @@ Done Belief::add(const Evidence& evidence) {
     }
     if (done_[*check]) {
         return Error{"evidence",
-                     "'" + evidence.check + "' stands twice",
+                     say(YF_WORDS("core", "'%1' stands twice"), evidence.check),
                      "a check counts once: give what its readings say together"};
     }
     const auto& outcomes = table_->checks[*check].outcomes;
     const auto outcome = std::ranges::find(outcomes, evidence.outcome, &Outcome::key);
     if (outcome == outcomes.end()) {
-        return unknown(
-            "evidence", "outcome of " + evidence.check, evidence.outcome, keys(outcomes));
+        return unknown("evidence",
+                       say(YF_WORDS("core", "outcome of %1"), evidence.check),
+                       evidence.outcome,
+                       keys(outcomes));
     }
     const auto o = static_cast<std::size_t>(outcome - outcomes.begin());
     const std::vector<double> likelihoods = tempered(*check)[o];

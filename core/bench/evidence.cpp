@@ -97,7 +97,9 @@ std::optional<Error> doubled(const auto& rows, const std::string& path) {
     std::vector<std::string> seen;
     for (const auto& row : rows) {
         if (std::ranges::find(seen, row.key) != seen.end()) {
-            return Error{path, "'" + row.key + "' stands twice", "each one is named once"};
+            return Error{path,
+                         say(YF_WORDS("core", "'%1' stands twice"), row.key),
+                         "each one is named once"};
         }
         seen.push_back(row.key);
     }
@@ -108,7 +110,9 @@ std::optional<Error> refused(double p, const std::string& key, const std::string
     if (p >= 0.0 && p <= 1.0) {
         return std::nullopt;
     }
-    return Error{text::join(path, key), text::printNumber(p) + " given", "must be 0 to 1"};
+    return Error{text::join(path, key),
+                 say(YF_WORDS("core", "%1 given"), text::printNumber(p)),
+                 "must be 0 to 1"};
 }
 
 /// Sets the likelihoods of the faults that are named.
@@ -160,8 +164,10 @@ fillRest(Check& check, const std::vector<std::string>& faults, const std::string
         }
         if (rest[f] < -slack) {
             return Error{path,
-                         "the outcomes of " + check.key + " add up to " +
-                             text::printSignificant(1.0 - rest[f], 4) + " for " + faults[f],
+                         say(YF_WORDS("core", "the outcomes of %1 add up to %2 for %3"),
+                             check.key,
+                             text::printSignificant(1.0 - rest[f], 4),
+                             faults[f]),
                          "must be 1 at most"};
         }
         rest[f] = std::max(rest[f], 0.0);
@@ -216,12 +222,12 @@ std::optional<std::size_t> EvidenceTable::check(std::string_view key) const {
 }
 
 Error unknown(std::string subject,
-              std::string_view what,
+              const Words& what,
               const std::string& given,
               std::span<const std::string> known) {
     return {std::move(subject),
-            "'" + given + "' given",
-            "the nearest known " + std::string(what) + " is " + text::nearest(given, known)};
+            say(YF_WORDS("core", "'%1' given"), given),
+            say(YF_WORDS("core", "the nearest known %1 is %2"), what, text::nearest(given, known))};
 }
 
 Result<ByKey> ByKey::read(const Value& value, const std::string& path) {
@@ -286,7 +292,9 @@ Result<EvidenceTable> readTable(std::string_view json) {
     YF_TRY(value, text::parseJson(json));
     YF_TRY(file, text::read<TableFile>(value, ""));
     if (file.format != "yellowfront evidence 1") {
-        return Error{"format", "'" + file.format + "' given", "must be 'yellowfront evidence 1'"};
+        return Error{"format",
+                     say(YF_WORDS("core", "'%1' given"), file.format),
+                     "must be 'yellowfront evidence 1'"};
     }
     if (auto error = doubled(file.faults, "faults")) {
         return *error;
@@ -354,8 +362,9 @@ Result<EvidenceTable> adjusted(EvidenceTable table, const ByKey& priors, const R
         }
         if (!(p >= weight.lowest && p <= weight.highest)) {
             return Error{"priors." + key,
-                         text::printNumber(p) + " given",
-                         "must be " + text::rangeText(weight.lowest, weight.highest)};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(p)),
+                         say(YF_WORDS("core", "must be %1"),
+                             text::rangeText(weight.lowest, weight.highest))};
         }
         table.priors[*f] = p;
     }
@@ -375,7 +384,7 @@ Result<EvidenceTable> adjusted(EvidenceTable table, const ByKey& priors, const R
         }
         if (o == keys.end() - 1) {
             return Error{"likelihoods." + row.check,
-                         "'" + row.outcome + "' given",
+                         say(YF_WORDS("core", "'%1' given"), row.outcome),
                          "that is the rest, computed from the others"};
         }
         std::vector<double>& all =

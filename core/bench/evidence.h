@@ -99,7 +99,7 @@ adjusted(EvidenceTable table, const ByKey& priors, const Rows& likelihoods);
 
 /// "evidence: 'dcrr' given, the nearest known check is dcr" and its kin.
 [[nodiscard]] Error unknown(std::string subject,
-                            std::string_view what,
+                            const Words& what,
                             const std::string& given,
                             std::span<const std::string> known);
 

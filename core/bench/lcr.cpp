@@ -66,9 +66,9 @@ Result<Reading> readAs(bool parallel, const LcrRequest& r, const std::optional<C
     Reading reading{.Z = seriesOf(**r.r, r.l, parallel, r)};
     if (reading.Z.real() < 0.0) {
         return Error{"lead_ohm",
-                     text::printNumber(r.leads) + " given",
-                     "must be at most the series resistance, " +
-                         text::printSignificant(reading.Z.real() + r.leads, 4)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.leads)),
+                     say(YF_WORDS("core", "must be at most the series resistance, %1"),
+                         text::printSignificant(reading.Z.real() + r.leads, 4))};
     }
     std::optional<Complex> reference = model;
     if (r.twinR) {
@@ -95,10 +95,14 @@ std::optional<double> meterFrequency(double fs) {
 
 Result<LcrJudgement> lcr(const LcrRequest& r) {
     if (!r.r) {
-        return Error{"r_ohm", "missing", "must be 0 to 1e+09, or null for an open reading"};
+        return Error{"r_ohm",
+                     "missing",
+                     YF_WORDS("core", "must be 0 to 1e+09, or null for an open reading")};
     }
     if (r.twinR.has_value() != r.twinL.has_value()) {
-        return Error{r.twinR ? "twin_l_h" : "twin_r_ohm", "missing", "a twin has both readings"};
+        return Error{r.twinR ? "twin_l_h" : "twin_r_ohm",
+                     "missing",
+                     YF_WORDS("core", "a twin has both readings")};
     }
     YF_TRY(model, driver::modelOf(r.model));
     LcrJudgement out;

@@ -101,7 +101,7 @@ std::optional<Error> check(const EvidenceTable& table, const Circumstances& c) {
         }
         if (!(minutes >= 0.0 && minutes <= 240.0)) {
             return Error{text::join("minutes", key),
-                         text::printNumber(minutes) + " given",
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(minutes)),
                          "must be 0 to 240"};
         }
     }

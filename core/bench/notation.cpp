@@ -92,17 +92,21 @@ Result<WrittenOhms> readOhms(std::string_view text) {
         }
         const auto ohms = text::parseQuantity(word, text::Unit::ohm);
         if (!ohms || *ohms < 0.0) {
-            return Error{"readings",
-                         "'" + word + "' given",
+            return Error{
+                YF_WORDS("core", "readings"),
+                say(YF_WORDS("core", "'%1' given"), word),
+                YF_WORDS("core",
                          "must be ohms such as 6.1 or 6R1, several with blanks between, and OL "
-                         "where the meter shows no number"};
+                         "where the meter shows no number")};
         }
         out.ohms.emplace_back(*ohms);
         const double digit = lastDigit(word);
         out.resolution = out.resolution == 0.0 ? digit : std::min(out.resolution, digit);
     }
     if (out.ohms.empty()) {
-        return Error{"readings", "nothing written", "write what the meter shows"};
+        return Error{"readings",
+                     YF_WORDS("core", "nothing written"),
+                     YF_WORDS("core", "write what the meter shows")};
     }
     return out;
 }

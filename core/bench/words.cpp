@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/bench/words.h"
 
-#include "core/text/words.h"
+#include "core/base/words.h"
 
 #include <algorithm>
 #include <span>

@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/advise.h"
 
+#include "core/base/words.h"
 #include "core/text/number.h"
-#include "core/text/words.h"
 
 #include <array>
 

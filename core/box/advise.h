@@ -40,7 +40,7 @@ struct Advised {
     Advice byEbp{};
     bool agree{};
     Advice advice{};
-    std::string reason; ///< a sentence
+    Words reason; ///< a sentence
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;

@@ -59,8 +59,10 @@ std::optional<double> parameterFor(double Qt,
     return std::nullopt;
 }
 
-Error refused(Alignment a, std::string allowed) {
-    return {"alignment", std::string(alignmentName(a)) + " given", std::move(allowed)};
+Error refused(Alignment a, Words allowed) {
+    return {"alignment",
+            say(YF_WORDS("core", "%1 given"), std::string(alignmentName(a))),
+            std::move(allowed)};
 }
 
 std::string Q(double value) {
@@ -72,9 +74,11 @@ Result<Aligned> byShape(Alignment alignment, double Qt, double QL) {
                           const std::function<FourthOrder(double)>& shape) -> Result<Aligned> {
         const auto found = p ? shapeOf(shape(*p), QL) : std::nullopt;
         if (!found) {
-            return refused(alignment,
-                           "no box of this shape exists for a Qts of " + Q(Qt) + " at QL " +
-                               text::printSignificant(QL, 3));
+            return refused(
+                alignment,
+                say(YF_WORDS("core", "no box of this shape exists for a Qts of %1 at QL %2"),
+                    Q(Qt),
+                    text::printSignificant(QL, 3)));
         }
         return Aligned{alignment, *found, 0.0};
     };
@@ -142,19 +146,25 @@ Result<Aligned> align(Alignment alignment, double Qt, double QL) {
     case Alignment::B4:
         if (std::abs(off) > near) {
             return refused(alignment,
-                           "needs a Qts of " + Q(b4.Qt) + " at QL " +
-                               text::printSignificant(QL, 3) + "; this one is " + Q(Qt));
+                           say(YF_WORDS("core", "needs a Qts of %1 at QL %2; this one is %3"),
+                               Q(b4.Qt),
+                               text::printSignificant(QL, 3),
+                               Q(Qt)));
         }
         return Aligned{Alignment::B4, b4, 0.0};
     case Alignment::QB3:
     case Alignment::SC4:
         if (off > same) {
-            return refused(alignment, "is for a Qts below " + Q(b4.Qt) + "; this one is " + Q(Qt));
+            return refused(
+                alignment,
+                say(YF_WORDS("core", "is for a Qts below %1; this one is %2"), Q(b4.Qt), Q(Qt)));
         }
         return byShape(alignment, std::min(Qt, b4.Qt * (1.0 - 1e-9)), QL);
     case Alignment::C4:
         if (off < -same) {
-            return refused(alignment, "is for a Qts above " + Q(b4.Qt) + "; this one is " + Q(Qt));
+            return refused(
+                alignment,
+                say(YF_WORDS("core", "is for a Qts above %1; this one is %2"), Q(b4.Qt), Q(Qt)));
         }
         return byShape(alignment, std::max(Qt, b4.Qt * (1.0 + 1e-9)), QL);
     case Alignment::SBB4:
@@ -234,8 +244,9 @@ Result<AlignAnswer> alignVerb(const AlignRequest& r) {
             (r.alignment == Alignment::B4 || r.alignment == Alignment::C4)) {
             const double Qes = 1.0 / (1.0 / b4.Qt - 1.0 / motor.Qms);
             const double Rg = motor.Re * (Qes / motor.Qes - 1.0);
-            error.allowed +=
-                ". A source resistance of " + text::printEngineering(Rg, "Ω") + " would reach B4";
+            error.allowed = say(YF_WORDS("core", "%1. A source resistance of %2 would reach B4"),
+                                error.allowed,
+                                text::printEngineering(Rg, "Ω"));
         }
         return error;
     }

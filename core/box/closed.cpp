@@ -93,18 +93,21 @@ Result<ClosedAnswer> closed(const ClosedRequest& r) {
         const double least = Qts * (1.0 + 1e-6);
         if (*r.Qtc <= least) {
             return Error{"Qtc",
-                         text::printNumber(*r.Qtc) + " given",
-                         "must be above the driver's own Q with its source, " +
-                             text::printFixed(Qts, 4) +
-                             ": a box can only raise it. Choose a higher Qtc, an open or infinite "
-                             "baffle, less source resistance, or a damped vent"};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qtc)),
+                         say(YF_WORDS("core",
+                                      "must be above the driver's own Q with its source, %1: a box "
+                                      "can only raise it. Choose a higher Qtc, an open or infinite "
+                                      "baffle, less source resistance, or a damped vent"),
+                             text::printFixed(Qts, 4))};
         }
         const double most = QtcOf(stiffest, Qts, r.QA);
         if (*r.Qtc >= most) {
-            return Error{"Qtc",
-                         text::printNumber(*r.Qtc) + " given",
-                         "must be below " + text::printFixed(most, 4) +
-                             ", the most that the absorption leaves: raise QA"};
+            return Error{
+                "Qtc",
+                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qtc)),
+                say(YF_WORDS("core",
+                             "must be below %1, the most that the absorption leaves: raise QA"),
+                    text::printFixed(most, 4))};
         }
         box.Vb = motor.Vas / (r.gain * alphaFor(*r.Qtc, Qts, r.QA));
     }

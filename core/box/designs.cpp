@@ -63,9 +63,11 @@ Result<RadiatorAnswer> passiveRadiator(const RadiatorRequest& r) {
         const double mass = massFor(box, *r.keys.fb, r.source);
         if (mass < 0.0) {
             return Error{"fb_hz",
-                         text::printNumber(*r.keys.fb) + " given",
-                         "must be at most " + text::printFixed(tuning(box, r.source), 2) +
-                             ", what the bare radiator gives: added mass only lowers it"};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(*r.keys.fb)),
+                         say(YF_WORDS("core",
+                                      "must be at most %1, what the bare radiator gives: added "
+                                      "mass only lowers it"),
+                             text::printFixed(tuning(box, r.source), 2))};
         }
         box.addedMass = mass;
     }
@@ -115,10 +117,11 @@ Result<BandPassAnswer> bandPass(const BandPassRequest& r) {
     if (r.Qbp) {
         const double Qts = motor.QtsWith(r.source.resistance);
         if (*r.Qbp <= Qts * (1.0 + 1e-6)) {
-            return Error{"Qbp",
-                         text::printNumber(*r.Qbp) + " given",
-                         "must be above the driver's own Q with its source, " +
-                             text::printFixed(Qts, 4)};
+            return Error{
+                "Qbp",
+                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qbp)),
+                say(YF_WORDS("core", "must be above the driver's own Q with its source, %1"),
+                    text::printFixed(Qts, 4))};
         }
         const BandPass4 design = bandPassDesign(motor, *r.Qbp, *r.S, r.source);
         keys.Vr = design.Vr / r.keys.gain;

@@ -25,7 +25,7 @@ double MmsOf(const Driver& d, const Source& s) {
 
 std::optional<Error> check(const Driver& d) {
     const auto missing = [](const char* key, const char* model) {
-        return Error{key, "missing", std::string("inductance_model ") + model + " needs it"};
+        return Error{key, "missing", say(YF_WORDS("core", "inductance_model %1 needs it"), model)};
     };
     if (d.coil == Coil::leach && !d.leachK) {
         return missing("leach_k", "leach");
@@ -41,8 +41,9 @@ std::optional<Error> check(const Driver& d) {
     }
     if (d.isobaric && d.count() % 2 != 0) {
         return Error{"isobaric",
-                     "true given with " + std::to_string(d.count()) +
-                         (d.count() == 1 ? " driver" : " drivers"),
+                     d.count() == 1 ? Words(YF_WORDS("core", "true given with 1 driver"))
+                                    : say(YF_WORDS("core", "true given with %1 drivers"),
+                                          std::to_string(d.count())),
                      "isobaric drivers come in pairs: drivers_in_series times drivers_in_parallel "
                      "must be even"};
     }

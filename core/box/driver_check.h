@@ -88,7 +88,7 @@ struct DriverCheckAnswer {
     std::optional<double> fbBetter;
     std::optional<double> scoreRetuned;
     bool closePort{};
-    std::vector<std::string> reasons;
+    std::vector<Words> reasons;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;

@@ -14,7 +14,7 @@ using Needed = std::vector<std::pair<const char*, const std::optional<double>*>>
 std::optional<Error> firstMissing(const Needed& needed, std::string_view kind) {
     for (const auto& [key, value] : needed) {
         if (!*value) {
-            return Error{key, "missing", "a " + std::string(kind) + " box needs it"};
+            return Error{key, "missing", say(YF_WORDS("core", "a %1 box needs it"), kind)};
         }
     }
     return std::nullopt;

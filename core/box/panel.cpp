@@ -45,8 +45,8 @@ PanelResonance panelResonance(const Panel& p) {
 std::optional<Error> check(const PanelRequest& r) {
     if (r.material && (r.E || r.rho)) {
         return Error{"material",
-                     "given together with " +
-                         std::string(r.E ? "youngs_modulus_pa" : "density_kg_per_m3"),
+                     say(YF_WORDS("core", "given together with %1"),
+                         r.E ? "youngs_modulus_pa" : "density_kg_per_m3"),
                      "give one or the other"};
     }
     if (!r.material) {
@@ -65,7 +65,9 @@ std::optional<Error> check(const PanelRequest& r) {
             names.emplace_back(m.name);
             all += (all.empty() ? "" : ", ") + names.back();
         }
-        return Error{"material", "'" + *r.material + "' given", "must be one of " + all};
+        return Error{"material",
+                     say(YF_WORDS("core", "'%1' given"), *r.material),
+                     say(YF_WORDS("core", "must be one of %1"), all)};
     }
     return std::nullopt;
 }

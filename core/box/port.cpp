@@ -119,7 +119,7 @@ double displacement(const Port& p, double inside, double wall) {
 
 Result<Port> portOf(const PortKeys& k) {
     const auto need = [](const char* key, const char* shape) {
-        return Error{key, "missing", std::string("a ") + shape + " port needs it"};
+        return Error{key, "missing", say(YF_WORDS("core", "a %1 port needs it"), shape)};
     };
     Port p{.shape = k.shape,
            .onWall = k.onWall,
@@ -144,7 +144,7 @@ Result<Port> portOf(const PortKeys& k) {
     if (k.flareInner > 0.0 || k.flareOuter > 0.0) {
         return Error{k.flareInner > 0.0 ? "flare_inner_m" : "flare_outer_m",
                      "given",
-                     "only round ports are flared"};
+                     YF_WORDS("core", "only round ports are flared")};
     }
     p.width = *k.width;
     p.height = *k.height;
@@ -154,8 +154,9 @@ Result<Port> portOf(const PortKeys& k) {
 std::optional<Error> check(const PortRequest& r) {
     if (r.fb.has_value() == r.length.has_value()) {
         return Error{"fb_hz",
-                     r.fb ? "given together with length_m" : "missing, and so is length_m",
-                     "exactly one of fb_hz and length_m must be given"};
+                     r.fb ? YF_WORDS("core", "given together with length_m")
+                          : YF_WORDS("core", "missing, and so is length_m"),
+                     YF_WORDS("core", "exactly one of fb_hz and length_m must be given")};
     }
     return std::nullopt;
 }
@@ -169,19 +170,21 @@ Result<PortAnswer> port(const PortRequest& r) {
         a.effective = effectiveFor(p, V, *r.fb, air);
         a.length = overallLength(p, a.effective);
         if (a.length - flares(p) <= 0.0) {
-            return Error{"fb_hz",
-                         text::printNumber(*r.fb) + " given",
-                         "must be below " + text::printFixed(tuningOf(p, V, endLength(p), air), 2) +
-                             ", what this opening gives with no tube at all"};
+            return Error{
+                "fb_hz",
+                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.fb)),
+                say(YF_WORDS("core",
+                             "must be below %1, what this opening gives with no tube at all"),
+                    text::printFixed(tuningOf(p, V, endLength(p), air), 2))};
         }
         a.fb = *r.fb;
     } else {
         a.length = *r.length;
         if (a.length < flares(p)) {
             return Error{"length_m",
-                         text::printNumber(a.length) + " given",
-                         "must be at least " + text::printFixed(flares(p), 3) +
-                             ", the flares alone"};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(a.length)),
+                         say(YF_WORDS("core", "must be at least %1, the flares alone"),
+                             text::printFixed(flares(p), 3))};
         }
         a.effective = effectiveLength(p, a.length);
         a.fb = tuningOf(p, V, a.effective, air);

@@ -50,7 +50,7 @@ Result<SwapAnswer> portSwap(const SwapRequest& r) {
     const double shortest = r.newFlareInner + r.newFlareOuter;
     if (a.length <= shortest) {
         return Error{"new_diameter_m",
-                     text::printNumber(r.newDiameter) + " given",
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.newDiameter)),
                      "no length of it keeps the tuning: choose a wider one, more of them, or less "
                      "flare"};
     }

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/read_back.h"
 
+#include "core/base/words.h"
 #include "core/driver/fit_settle.h"
 #include "core/driver/fit_start.h"
 #include "core/text/number.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -88,8 +88,9 @@ public:
     Result<ReadBack> run() {
         constexpr std::size_t leastPoints = 12;
         if (all_.f.size() < leastPoints) {
-            return refuse(std::to_string(all_.f.size()) + " points from 8 Hz up",
-                          "12 or more are needed");
+            return refuse(
+                say(YF_WORDS("core", "%1 points from 8 Hz up"), std::to_string(all_.f.size())),
+                "12 or more are needed");
         }
         const auto level = driver::smoothLevel(all_);
         auto peaks = driver::peaksOf(level);
@@ -107,9 +108,10 @@ public:
         }
         main_ = all_.f[peaks.front().at];
         if (all_.f.back() < 1.5 * main_) {
-            return refuse("the band ends at " + text::printEngineering(all_.f.back(), "Hz"),
-                          "must reach well above the resonance at " +
-                              text::printEngineering(main_, "Hz"));
+            return refuse(say(YF_WORDS("core", "the band ends at %1"),
+                              text::printEngineering(all_.f.back(), "Hz")),
+                          say(YF_WORDS("core", "must reach well above the resonance at %1"),
+                              text::printEngineering(main_, "Hz")));
         }
         constexpr double reach = 10.0;
         near_ = all_.below(reach * std::max(main_, std::min(top, 4.0 * main_)));
@@ -120,7 +122,7 @@ public:
     }
 
 private:
-    static Error refuse(std::string given, std::string allowed) {
+    static Error refuse(Words given, Words allowed) {
         return {"impedance", std::move(given), std::move(allowed)};
     }
 
@@ -271,9 +273,10 @@ std::optional<Error> check(const ReadRequest& r) {
     }
     constexpr std::size_t least = 12;
     if (r.impedance.frequencies.size() < least) {
-        return Error{"frequencies_hz",
-                     std::to_string(r.impedance.frequencies.size()) + " given",
-                     "must be 12 or more"};
+        return Error{
+            "frequencies_hz",
+            say(YF_WORDS("core", "%1 given"), std::to_string(r.impedance.frequencies.size())),
+            "must be 12 or more"};
     }
     return std::nullopt;
 }

@@ -38,7 +38,7 @@ struct ReadBack {
     std::optional<bool> portActs;      ///< only where a port is expected
     std::vector<curve::Complex> model; ///< Ω at the data's frequencies
     double rms{};                      ///< of ln(Z/model) where it was fitted
-    std::vector<std::string> notes;    ///< sentences
+    std::vector<Words> notes;          ///< sentences
 
     [[nodiscard]] double Qt() const { return Qm.value * Qe.value / (Qm.value + Qe.value); }
 };

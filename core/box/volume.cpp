@@ -15,9 +15,9 @@ constexpr double pi = std::numbers::pi;
 
 Error noInside(const char* key, double given, double needed) {
     return {key,
-            text::printNumber(given) + " given",
-            "panels and partition leave nothing inside: must be more than " +
-                text::printFixed(needed, 4)};
+            say(YF_WORDS("core", "%1 given"), text::printNumber(given)),
+            say(YF_WORDS("core", "panels and partition leave nothing inside: must be more than %1"),
+                text::printFixed(needed, 4))};
 }
 
 } // namespace
@@ -81,7 +81,7 @@ double usualDriverVolume(double diameter) {
 
 std::optional<Error> check(const VolumeRequest& r) {
     const auto need = [](const char* key, const char* shape) {
-        return Error{key, "missing", std::string("a ") + shape + " cabinet needs it"};
+        return Error{key, "missing", say(YF_WORDS("core", "a %1 cabinet needs it"), shape)};
     };
     static constexpr std::array<const char*, 3> names{"rectangular", "trapezoid", "cylinder"};
     const char* name = names.at(static_cast<std::size_t>(r.shape));
@@ -102,8 +102,9 @@ std::optional<Error> check(const VolumeRequest& r) {
             return need("depth_top_m", name);
         }
         if (r.dead > 0.0) {
-            return Error{
-                "dead_height_m", text::printNumber(r.dead) + " given", "must be 0 for a trapezoid"};
+            return Error{"dead_height_m",
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(r.dead)),
+                         YF_WORDS("core", "must be 0 for a trapezoid")};
         }
     }
     return std::nullopt;
@@ -129,10 +130,11 @@ Result<VolumeAnswer> volume(const VolumeRequest& r) {
              {"crossover_l", r.less.crossover}}};
         const auto& most =
             *std::ranges::max_element(all, {}, [](const auto& d) { return d.second; });
-        return Error{most.first,
-                     text::printNumber(1e3 * most.second) + " given",
-                     "all that is taken off must stay below the inside volume of " +
-                         text::printFixed(1e3 * inside.gross, 2) + " l"};
+        return Error{
+            most.first,
+            say(YF_WORDS("core", "%1 given"), text::printNumber(1e3 * most.second)),
+            say(YF_WORDS("core", "all that is taken off must stay below the inside volume of %1 l"),
+                text::printFixed(1e3 * inside.gross, 2))};
     }
     a.bracingLoss = r.less.bracing / inside.gross;
     a.bracingOk = a.bracingLoss <= bracingAllowance;

@@ -122,9 +122,10 @@ Result<std::vector<Complex>> Interpolant::at(const Axis& axis) const {
         if (wanted < holds.from * (1.0 - sameFrequency) ||
             wanted > holds.to * (1.0 + sameFrequency)) {
             return Error{"frequencies_hz",
-                         text::printNumber(wanted) + " Hz asked",
-                         "the curve holds from " + text::printNumber(holds.from) + " to " +
-                             text::printNumber(holds.to) + " Hz"};
+                         say(YF_WORDS("core", "%1 Hz asked"), text::printNumber(wanted)),
+                         say(YF_WORDS("core", "the curve holds from %1 to %2 Hz"),
+                             text::printNumber(holds.from),
+                             text::printNumber(holds.to))};
         }
         const auto above = std::lower_bound(f.begin() + 1, f.end() - 1, wanted);
         const auto i = static_cast<std::size_t>(above - f.begin()) - 1;

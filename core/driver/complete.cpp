@@ -639,7 +639,9 @@ Result<std::vector<std::pair<std::string, double>>> readUncertainties(const Valu
         const std::string path = "uncertainties_pct." + m.key;
         if (std::ranges::find(known, m.key) == known.end()) {
             return Error{
-                path, "unknown key", "the nearest known key is " + text::nearest(m.key, known)};
+                path,
+                "unknown key",
+                say(YF_WORDS("core", "the nearest known key is %1"), text::nearest(m.key, known))};
         }
         YF_TRY(u,
                text::readNumber(

@@ -112,7 +112,7 @@ std::string hz(double f) {
     return text::printEngineering(f, "Hz");
 }
 
-Error refuse(std::string given, std::string allowed) {
+Error refuse(Words given, Words allowed) {
     return {"impedance", std::move(given), std::move(allowed)};
 }
 
@@ -144,7 +144,8 @@ public:
     Result<FitResult> run() {
         constexpr std::size_t leastPoints = 6;
         if (points_.f.size() < leastPoints) {
-            return refuse(std::to_string(points_.f.size()) + " points", "6 or more are needed");
+            return refuse(say(YF_WORDS("core", "%1 points"), std::to_string(points_.f.size())),
+                          "6 or more are needed");
         }
         const auto level = smoothLevel(points_);
         auto peaks = peaksOf(level);
@@ -171,13 +172,17 @@ private:
         const double rise = std::exp(level[peaks.front().at]) / starts.front().Re;
         constexpr double leastRise = 1.3;
         if (rise < leastRise) {
-            return refuse("the peak is only " + text::printFixed(rise, 2) + " times Re",
-                          "a healthy driver's is more than 1.3: damped, or broken");
+            return refuse(
+                say(YF_WORDS("core", "the peak is only %1 times Re"), text::printFixed(rise, 2)),
+                "a healthy driver's is more than 1.3: damped, or broken");
         }
         if (!starts.front().upperFlank) {
-            return refuse("the band ends at " + hz(points_.f.back()) +
-                              ", before the upper flank of the peak at " + hz(starts.front().fs),
-                          "must reach to twice the resonance");
+            return refuse(
+                say(YF_WORDS("core",
+                             "the band ends at %1, before the upper flank of the peak at %2"),
+                    hz(points_.f.back()),
+                    hz(starts.front().fs)),
+                "must reach to twice the resonance");
         }
         // Stage 1: the resonance, from data up to ten times its frequency.
         constexpr double reach = 10.0;
@@ -347,20 +352,23 @@ private:
             const double apart = r.model.Re / *order_.dcr - 1.0;
             constexpr double far = 0.15;
             if (std::abs(apart) > far) {
-                r.notes.push_back("Re from the curve is " + text::printFixed(100.0 * apart, 0) +
-                                  " % off the reading by meter: leads, or the jig's calibration?");
+                r.notes.push_back(say(YF_WORDS("core",
+                                               "Re from the curve is %1 % off the reading by "
+                                               "meter: leads, or the jig's calibration?"),
+                                      text::printFixed(100.0 * apart, 0)));
             }
         }
         if (!points_.phase) {
-            r.notes.emplace_back("No phase: half the data, and wider limits.");
+            r.notes.emplace_back(YF_WORDS("core", "No phase: half the data, and wider limits."));
         }
         if (points_.f.front() > 0.6 * r.model.fs) {
-            r.notes.emplace_back(
-                "The data begin close to the resonance: points below it would help.");
+            r.notes.emplace_back(YF_WORDS(
+                "core", "The data begin close to the resonance: points below it would help."));
         }
         // Frozen residuals of one sign in a row are a mode, not an outlier.
         if (r.outliers.size() > points_.f.size() / 10) {
-            r.notes.emplace_back("More than a tenth of the points do not fit: repeat the take.");
+            r.notes.emplace_back(
+                YF_WORDS("core", "More than a tenth of the points do not fit: repeat the take."));
         }
     }
 

@@ -63,7 +63,7 @@ struct FitResult {
     std::vector<double> outliers; ///< Hz
     bool phaseUsed{};
     std::vector<ModelTried> tried;         ///< best first
-    std::vector<std::string> notes;        ///< in words: what to mind
+    std::vector<Words> notes;              ///< in words: what to mind
     std::vector<curve::Complex> residuals; ///< ln(Z/model) at each point of the data
 };
 

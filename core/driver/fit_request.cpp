@@ -8,9 +8,9 @@ namespace yf::driver {
 std::optional<Error> check(const FitRequest& request) {
     if (!request.u.empty() && request.u.size() != request.impedance.frequencies.size()) {
         return Error{"u_pct",
-                     std::to_string(request.u.size()) + " values for " +
-                         std::to_string(request.impedance.frequencies.size()) +
-                         " entries of frequencies_hz",
+                     say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                         std::to_string(request.u.size()),
+                         std::to_string(request.impedance.frequencies.size())),
                      ""};
     }
     return check(request.impedance);

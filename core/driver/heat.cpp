@@ -38,9 +38,9 @@ Result<Heat> heat(const HeatRequest& r) {
     if (r.Rhot) {
         if (*r.Rhot < colderThanCold * r.Rcold) {
             return Error{"Re_hot_ohm",
-                         text::printNumber(*r.Rhot) + " given",
-                         "must be at least 0.9 of Re_cold_ohm, " +
-                             text::printSignificant(colderThanCold * r.Rcold, 4)};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Rhot)),
+                         say(YF_WORDS("core", "must be at least 0.9 of Re_cold_ohm, %1"),
+                             text::printSignificant(colderThanCold * r.Rcold, 4))};
         }
         out.Rhot = *r.Rhot;
         out.temperature = 20.0 + (out.Rhot / r.Rcold * atCold - 1.0) / alpha20;

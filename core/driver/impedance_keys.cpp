@@ -14,7 +14,9 @@ using text::printNumber;
 std::optional<Error> check(const ImpedanceKeys& keys) {
     const auto& f = keys.frequencies;
     if (f.size() < 2) {
-        return Error{"frequencies_hz", std::to_string(f.size()) + " given", "must be 2 or more"};
+        return Error{"frequencies_hz",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(f.size())),
+                     "must be 2 or more"};
     }
     if (auto error = measure::checkRising(f, "frequencies_hz")) {
         return error;
@@ -40,8 +42,9 @@ std::optional<Error> check(const ImpedanceKeys& keys) {
     for (const auto& [list, key] : lists) {
         if (*list && (*list)->size() != f.size()) {
             return Error{key,
-                         std::to_string((*list)->size()) + " values for " +
-                             std::to_string(f.size()) + " entries of frequencies_hz",
+                         say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                             std::to_string((*list)->size()),
+                             std::to_string(f.size())),
                          ""};
         }
     }

@@ -55,8 +55,9 @@ std::optional<Error> check(const JigRequest& r) {
     }
     const auto wrong = [&](const char* key, std::size_t given) {
         return Error{key,
-                     std::to_string(given) + " values for " + std::to_string(count) +
-                         " entries of frequencies_hz",
+                     say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                         std::to_string(given),
+                         std::to_string(count)),
                      ""};
     };
     if (r.ratiosRe.size() != count) {

@@ -70,23 +70,26 @@ Result<JigStandards> withStandard(const std::optional<JigStandards>& known,
                                   double load) {
     const Complex H = middle(read);
     const double size = std::abs(H);
-    const std::string given = "reads " + text::printSignificant(size, 2) + " of the source";
+    const Words given =
+        say(YF_WORDS("core", "reads %1 of the source"), text::printSignificant(size, 2));
     constexpr double openAtLeast = 0.9;
     constexpr double shortAtMost = 0.3;
     constexpr double loadWithin = 1.0 / 3.0;
     if (which == Standard::open && size < openAtLeast) {
-        return Error{"open", given, "is something still in the clips?"};
+        return Error{
+            YF_WORDS("core", "open"), given, YF_WORDS("core", "is something still in the clips?")};
     }
     if (which == Standard::shorted && size > shortAtMost) {
-        return Error{"short", given, "do the clips touch?"};
+        return Error{YF_WORDS("core", "short"), given, YF_WORDS("core", "do the clips touch?")};
     }
     if (which == Standard::load) {
         const double seen = sense * std::abs(H / (1.0 - H));
         if (!(std::abs(seen / load - 1.0) < loadWithin)) {
-            return Error{"load",
-                         "reads about " + text::printEngineering(seen, "Ω", 2) + ", said to be " +
-                             text::printEngineering(load, "Ω"),
-                         "check the resistor, or the sense resistor typed"};
+            return Error{YF_WORDS("core", "load"),
+                         say(YF_WORDS("core", "reads about %1, said to be %2"),
+                             text::printEngineering(seen, "Ω", 2),
+                             text::printEngineering(load, "Ω")),
+                         YF_WORDS("core", "check the resistor, or the sense resistor typed")};
         }
     }
     JigStandards s = known.value_or(JigStandards{});
@@ -127,7 +130,9 @@ Result<JigStandards> readStandards(const std::string& text) {
     YF_TRY(standards, text::read<JigStandards>(value, ""));
     const std::size_t count = standards.frequencies.size();
     if (count < 2) {
-        return Error{"frequencies_hz", std::to_string(count) + " given", "must be 2 or more"};
+        return Error{"frequencies_hz",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(count)),
+                     YF_WORDS("core", "must be 2 or more")};
     }
     for (const auto* list : {&standards.opensRe,
                              &standards.opensIm,
@@ -137,8 +142,9 @@ Result<JigStandards> readStandards(const std::string& text) {
                              &standards.loadsIm}) {
         if (list->size() != count) {
             return Error{"jig_table",
-                         std::to_string(list->size()) + " values for " + std::to_string(count) +
-                             " entries of frequencies_hz",
+                         say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                             std::to_string(list->size()),
+                             std::to_string(count)),
                          ""};
         }
     }

@@ -16,7 +16,9 @@ std::optional<Error> check(const Library& library) {
         }
         const auto same = [&](const LibraryEntry& other) { return other.part.id == part.id; };
         if (std::ranges::count_if(library.drivers, same) > 1) {
-            return Error{text::join(path, "id"), "'" + part.id + "' given twice", "must be unique"};
+            return Error{text::join(path, "id"),
+                         say(YF_WORDS("core", "'%1' given twice"), part.id),
+                         "must be unique"};
         }
         if (const auto model = modelOf(part.model); !model) {
             return text::under(path, model.error());

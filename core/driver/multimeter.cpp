@@ -272,17 +272,18 @@ std::optional<Error> check(const MultimeterRequest& r) {
         const bool mayBeEmpty = list == &r.sourceVolts;
         if (list->size() != count && !(mayBeEmpty && list->empty())) {
             return Error{key,
-                         std::to_string(list->size()) + " values for " + std::to_string(count) +
-                             " entries of frequencies_hz",
+                         say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                             std::to_string(list->size()),
+                             std::to_string(count)),
                          ""};
         }
     }
     for (std::size_t i = 0; i < count; ++i) {
         if (r.sense * r.driverVolts[i] / r.senseVolts[i] <= r.lead) {
             return Error{"lead_ohm",
-                         text::printNumber(r.lead) + " given",
-                         "must be below the impedance read at " +
-                             text::printNumber(r.frequencies[i]) + " Hz"};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(r.lead)),
+                         say(YF_WORDS("core", "must be below the impedance read at %1 Hz"),
+                             text::printNumber(r.frequencies[i]))};
         }
     }
     return std::nullopt;
@@ -307,7 +308,7 @@ Result<Multimeter> multimeter(const MultimeterRequest& r) {
     constexpr std::size_t enough = 6;
     if (r.frequencies.size() < enough) {
         m.next = unread(readings);
-        m.why = "the first tones show where the resonance is";
+        m.why = YF_WORDS("core", "the first tones show where the resonance is");
         return m;
     }
     const Fit fit = fitReadings(readings);
@@ -321,7 +322,7 @@ Result<Multimeter> multimeter(const MultimeterRequest& r) {
     m.QtsU = fit.u(fit.ofQts());
     if (const auto gap = gapBesideTop(readings)) {
         m.next = gap;
-        m.why = "the resonance lies between readings too far apart";
+        m.why = YF_WORDS("core", "the resonance lies between readings too far apart");
         return m;
     }
     constexpr double goodQts = 0.03;
@@ -331,13 +332,15 @@ Result<Multimeter> multimeter(const MultimeterRequest& r) {
     const bool little = tone.uQts > aTenth && tone.ufs > aTenth;
     m.done = (*m.QtsU <= goodQts && *m.fsU <= goodfs) || little;
     if (m.done) {
-        m.why = little ? "another reading would lower neither uncertainty by a tenth"
-                       : "Qts is known to 3 % and fs to 0.5 %";
+        m.why = little
+                    ? YF_WORDS("core", "another reading would lower neither uncertainty by a tenth")
+                    : YF_WORDS("core", "Qts is known to 3 % and fs to 0.5 %");
         return m;
     }
     m.next = tone.f;
     const bool forQ = tone.uQts < tone.ufs;
-    m.why = std::string("tells most about ") + (forQ ? "Qts" : "fs");
+    m.why =
+        forQ ? YF_WORDS("core", "tells most about Qts") : YF_WORDS("core", "tells most about fs");
     return m;
 }
 

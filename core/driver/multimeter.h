@@ -59,7 +59,7 @@ struct Multimeter {
     std::optional<double> QesU;
     std::optional<double> QtsU;
     std::optional<double> next; ///< Hz; absent: done
-    std::string why;
+    Words why;
     bool done{};
 
     static void fields(auto& self, auto&& field) {

@@ -56,19 +56,22 @@ squaredDistance(const PairRequest& r, const Terms& t, const BatchDriver& a, cons
 
 std::optional<Error> checked(const PairRequest& r) {
     if (r.drivers.size() < 2) {
-        return Error{"drivers", std::to_string(r.drivers.size()) + " given", "must be at least 2"};
+        return Error{"drivers",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(r.drivers.size())),
+                     "must be at least 2"};
     }
     for (std::size_t i = 0; i < r.drivers.size(); ++i) {
         const BatchDriver& d = r.drivers[i];
         const auto same = std::ranges::count(r.drivers, d.id, &BatchDriver::id);
         if (same > 1) {
-            return Error{"drivers", "'" + d.id + "' stands twice", "each has its own id"};
+            return Error{
+                "drivers", say(YF_WORDS("core", "'%1' stands twice"), d.id), "each has its own id"};
         }
         if (!d.levels.empty() && d.levels.size() != r.frequencies.size()) {
             return Error{text::join(text::join("drivers", i), "levels_db"),
-                         std::to_string(d.levels.size()) + " values given",
-                         "must be as many as frequencies_hz, " +
-                             std::to_string(r.frequencies.size())};
+                         say(YF_WORDS("core", "%1 values given"), std::to_string(d.levels.size())),
+                         say(YF_WORDS("core", "must be as many as frequencies_hz, %1"),
+                             std::to_string(r.frequencies.size()))};
         }
     }
     if (std::ranges::adjacent_find(r.frequencies, std::greater_equal{}) != r.frequencies.end()) {

@@ -47,35 +47,44 @@ Result<Known> know(const Part& part, const std::string& path) {
 }
 
 std::string mm(double metres) {
-    return text::printFixed(metres * 1e3, 0) + " mm";
+    return text::printFixed(metres * 1e3, 0) + std::string(text::thinSpace) + "mm";
 }
 
 std::string db(double level) {
-    return text::printFixed(level, 1) + " dB";
+    return text::printFixed(level, 1) + std::string(text::thinSpace) + "dB";
 }
 
 /// Sentences for what cannot be mended; empty where it fits.
-std::vector<std::string> obstacles(const MatchRequest& r, const Known& old, const Known& c) {
-    std::vector<std::string> all;
+std::vector<Words> obstacles(const MatchRequest& r, const Known& old, const Known& c) {
+    std::vector<Words> all;
     const Part& p = c.part;
     if (r.hole && p.cutout && *p.cutout > *r.hole + holeSlack) {
-        all.push_back("It needs a hole of " + mm(*p.cutout) + "; the hole is " + mm(*r.hole) + ".");
+        all.push_back(say(YF_WORDS("core", "It needs a hole of %1; the hole is %2."),
+                          mm(*p.cutout),
+                          mm(*r.hole)));
     }
     if (r.hole && p.outer && *p.outer < *r.hole + flangeLap) {
-        all.push_back("Its flange of " + mm(*p.outer) + " does not cover the hole of " +
-                      mm(*r.hole) + ": an adapter ring is needed.");
+        all.push_back(say(
+            YF_WORDS("core",
+                     "Its flange of %1 does not cover the hole of %2: an adapter ring is needed."),
+            mm(*p.outer),
+            mm(*r.hole)));
     }
     if (r.room && p.depth && *p.depth > *r.room - depthSpare) {
-        all.push_back("It is " + mm(*p.depth) + " deep; there is room for " +
-                      mm(*r.room - depthSpare) + ".");
+        all.push_back(say(YF_WORDS("core", "It is %1 deep; there is room for %2."),
+                          mm(*p.depth),
+                          mm(*r.room - depthSpare)));
     }
     if (p.shape && *p.shape != r.shape) {
-        all.emplace_back("Its basket has another shape: an adapter ring is needed.");
+        all.emplace_back(
+            YF_WORDS("core", "Its basket has another shape: an adapter ring is needed."));
     }
     if (old.Re() && c.Re() && *c.Re() < leastRe * *old.Re()) {
-        all.push_back("Its Re of " + text::printSignificant(*c.Re(), 3) +
-                      " Ω loads the amplifier too much; at least " +
-                      text::printSignificant(leastRe * *old.Re(), 3) + " Ω is wanted.");
+        all.push_back(
+            say(YF_WORDS("core",
+                         "Its Re of %1 Ω loads the amplifier too much; at least %2 Ω is wanted."),
+                text::printSignificant(*c.Re(), 3),
+                text::printSignificant(leastRe * *old.Re(), 3)));
     }
     return all;
 }
@@ -147,14 +156,25 @@ void tellLevel(const MatchRequest& r, const Known& c, Candidate& out) {
         out.pad = *out.sensitivity;
         const double share = std::pow(10.0, -out.pad / 20.0);
         const double Z = c.part.model.Re.value_or(8.0);
-        out.reasons.push_back(
-            "It is " + db(out.pad) + " louder: a pad of " + db(out.pad) + " levels it, about " +
-            text::printSignificant(Z * (1.0 - share), 2) + " Ω in series and " +
-            text::printSignificant(Z * share / (1.0 - share), 2) + " Ω across it.");
+        out.reasons.push_back(say(
+            YF_WORDS(
+                "core",
+                "It is %1 louder: a pad of %2 levels it, about %3 Ω in series and %4 Ω across it."),
+            db(out.pad),
+            db(out.pad),
+            text::printSignificant(Z * (1.0 - share), 2),
+            text::printSignificant(Z * share / (1.0 - share), 2)));
     } else {
-        out.reasons.push_back("It is " + db(std::abs(*out.sensitivity)) +
-                              (*out.sensitivity > 0.0 ? " louder" : " quieter") +
-                              " than the old one: the other side no longer matches.");
+        out.reasons.push_back(
+            *out.sensitivity > 0.0
+                ? say(YF_WORDS(
+                          "core",
+                          "It is %1 louder than the old one: the other side no longer matches."),
+                      db(*out.sensitivity))
+                : say(YF_WORDS(
+                          "core",
+                          "It is %1 quieter than the old one: the other side no longer matches."),
+                      db(-*out.sensitivity)));
     }
 }
 
@@ -166,18 +186,25 @@ void tellNetwork(const MatchRequest& r, const Known& old, const Known& c, Candid
     const auto after = c.modulusAt(*r.fx);
     if (before && after && std::abs(std::log(*after / *before)) > 0.05) {
         const double ratio = *after / *before;
-        out.reasons.push_back(
-            "Its impedance at the crossover is " + text::printSignificant(ratio, 3) +
-            " times the old one's: coils of its section × " + text::printSignificant(ratio, 3) +
-            ", capacitors ÷ " + text::printSignificant(ratio, 3) + ".");
+        out.reasons.push_back(say(YF_WORDS("core",
+                                           "Its impedance at the crossover is %1 times the old "
+                                           "one's: coils of its section × %2, capacitors ÷ %3."),
+                                  text::printSignificant(ratio, 3),
+                                  text::printSignificant(ratio, 3),
+                                  text::printSignificant(ratio, 3)));
     }
 }
 
 void tellBox(const MatchRequest& r, Candidate& out) {
     if (out.box && *out.box > 1.0) {
-        out.reasons.push_back(
-            "In this box its response differs by up to " + db(*out.box) +
-            (r.fb ? ": the port must be tuned anew." : ": more or less filling may mend a part."));
+        out.reasons.push_back(r.fb ? say(YF_WORDS("core",
+                                                  "In this box its response differs by up to %1: "
+                                                  "the port must be tuned anew."),
+                                         db(*out.box))
+                                   : say(YF_WORDS("core",
+                                                  "In this box its response differs by up to %1: "
+                                                  "more or less filling may mend a part."),
+                                         db(*out.box)));
     }
 }
 
@@ -197,11 +224,11 @@ Candidate judge(const MatchRequest& r, const Known& old, const Known& c) {
     if (r.role == quantity::DriverRole::woofer) {
         out.box = boxDifference(boxOf(r, old), boxOf(r, c));
         if (r.Vb) {
-            score.add("response in the box", out.box, 1.5, 2.0);
+            score.add(YF_WORDS("core", "response in the box"), out.box, 1.5, 2.0);
         }
     }
     if (r.fx) {
-        score.add("impedance at the crossover",
+        score.add(YF_WORDS("core", "impedance at the crossover"),
                   percent(c.modulusAt(*r.fx), old.modulusAt(*r.fx)),
                   15.0,
                   1.0);
@@ -215,11 +242,8 @@ Candidate judge(const MatchRequest& r, const Known& old, const Known& c) {
     tellNetwork(r, old, c, out);
     tellBox(r, out);
     if (!score.missing.empty()) {
-        std::string names;
-        for (const std::string& name : score.missing) {
-            names += (names.empty() ? "" : ", ") + name;
-        }
-        out.reasons.push_back("Not compared for lack of figures: " + names + ".");
+        out.reasons.push_back(say(YF_WORDS("core", "Not compared for lack of figures: %1."),
+                                  Words::row({score.missing.begin(), score.missing.end()}, ", ")));
     }
     return out;
 }

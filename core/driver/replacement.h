@@ -89,7 +89,7 @@ struct Candidate {
     std::string id;
     bool fits{};
     double score{};                    ///< 0 to 100
-    std::vector<std::string> reasons;  ///< sentences: what differs, what must change
+    std::vector<Words> reasons;        ///< sentences: what differs, what must change
     std::optional<double> sensitivity; ///< dB, new − old
     std::optional<double> box;         ///< dB, largest difference in the same box
     double pad{};                      ///< dB

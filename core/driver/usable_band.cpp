@@ -104,8 +104,9 @@ std::vector<Breakup> findBreakups(const curve::Curve& response, curve::Range ref
 std::optional<Error> check(const UsableBandRequest& r) {
     if (r.frequencies.size() != r.levels.size()) {
         return Error{"levels_db",
-                     std::to_string(r.levels.size()) + " values for " +
-                         std::to_string(r.frequencies.size()) + " entries of frequencies_hz",
+                     say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                         std::to_string(r.levels.size()),
+                         std::to_string(r.frequencies.size())),
                      ""};
     }
     if (r.frequencies.size() == 1) {
@@ -122,9 +123,12 @@ std::optional<Error> check(const UsableBandRequest& r) {
         if (!r.frequencies.empty() && (r.referenceBand[0] > r.frequencies.back() ||
                                        r.referenceBand[1] < r.frequencies.front())) {
             return Error{"reference_band_hz",
-                         printNumber(r.referenceBand[0]) + " to " + printNumber(r.referenceBand[1]),
-                         "must meet the data, " + printNumber(r.frequencies.front()) + " to " +
-                             printNumber(r.frequencies.back())};
+                         say(YF_WORDS("core", "%1 to %2"),
+                             printNumber(r.referenceBand[0]),
+                             printNumber(r.referenceBand[1])),
+                         say(YF_WORDS("core", "must meet the data, %1 to %2"),
+                             printNumber(r.frequencies.front()),
+                             printNumber(r.frequencies.back()))};
         }
     }
     return std::nullopt;
@@ -166,8 +170,8 @@ Result<UsableBand> usableBand(const UsableBandRequest& r) {
         }
         if (curve::within(r.frequencies, reference.from, reference.to).empty()) {
             reference = response.extent();
-            b.notes.emplace_back(
-                "The data do not hold the reference band: their whole range was taken.");
+            b.notes.emplace_back(YF_WORDS(
+                "core", "The data do not hold the reference band: their whole range was taken."));
         }
         const double base = referenceLevel(response, reference);
         b.breakups = findBreakups(response, reference);
@@ -201,17 +205,21 @@ Result<UsableBand> usableBand(const UsableBandRequest& r) {
         }
         for (const Breakup& p : b.breakups) {
             if (b.high > 0.5 * p.f && b.high < p.f) {
-                b.notes.push_back("Distortion at half of " + hz(p.f) +
-                                  " still excites the peak there.");
+                b.notes.push_back(
+                    say(YF_WORDS("core", "Distortion at half of %1 still excites the peak there."),
+                        hz(p.f)));
             }
         }
     } else {
-        b.notes.emplace_back(
-            "Without a measured response, breakup and its own fall are not known.");
+        b.notes.emplace_back(YF_WORDS(
+            "core", "Without a measured response, breakup and its own fall are not known."));
     }
     if (b.low && *b.low >= b.high) {
-        b.notes.push_back("No band is left between " + hz(*b.low) + " and " + hz(b.high) +
-                          ": steeper slopes, another place, or another driver.");
+        b.notes.push_back(say(YF_WORDS("core",
+                                       "No band is left between %1 and %2: steeper slopes, another "
+                                       "place, or another driver."),
+                              hz(*b.low),
+                              hz(b.high)));
     }
     return b;
 }

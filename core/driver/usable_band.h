@@ -71,7 +71,7 @@ struct UsableBand {
     std::string highReason;
     std::vector<Breakup> breakups;
     double ka1{};
-    std::vector<std::string> notes;
+    std::vector<Words> notes;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;

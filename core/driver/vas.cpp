@@ -26,8 +26,8 @@ std::optional<Error> check(const AddedMassRequest& r) {
     }
     if (r.fsLoaded >= r.fs) {
         return Error{"fs_loaded_hz",
-                     text::printNumber(r.fsLoaded) + " given",
-                     "must be below fs_hz " + text::printNumber(r.fs)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.fsLoaded)),
+                     say(YF_WORDS("core", "must be below fs_hz %1"), text::printNumber(r.fs))};
     }
     return std::nullopt;
 }
@@ -65,16 +65,17 @@ Result<AddedMass> addedMass(const AddedMassRequest& r) {
 std::optional<Error> check(const TestBoxRequest& r) {
     if (r.fc <= r.fs) {
         return Error{"fc_hz",
-                     text::printNumber(r.fc) + " given",
-                     "must be above fs_hz " + text::printNumber(r.fs)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.fc)),
+                     say(YF_WORDS("core", "must be above fs_hz %1"), text::printNumber(r.fs))};
     }
     if (r.Qec && !r.Qes) {
         return Error{"Qes", "missing", "Qec needs it"};
     }
     if (r.Qec && r.Qes && r.fc * *r.Qec <= r.fs * *r.Qes) {
         return Error{"Qec",
-                     text::printNumber(*r.Qec) + " given",
-                     "must be above " + text::printSignificant(r.fs * *r.Qes / r.fc, 4)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qec)),
+                     say(YF_WORDS("core", "must be above %1"),
+                         text::printSignificant(r.fs * *r.Qes / r.fc, 4))};
     }
     return std::nullopt;
 }

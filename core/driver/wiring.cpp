@@ -124,11 +124,14 @@ namesIn(const Wiring& w, const WiringRequest& r, std::vector<std::string>& seen)
             std::vector<std::string> ids;
             std::ranges::transform(r.drivers, std::back_inserter(ids), &WiredDriver::id);
             return Error{"circuit",
-                         "'" + w.driver + "' given",
-                         "the nearest known driver is " + text::nearest(w.driver, ids)};
+                         say(YF_WORDS("core", "'%1' given"), w.driver),
+                         say(YF_WORDS("core", "the nearest known driver is %1"),
+                             text::nearest(w.driver, ids))};
         }
         if (std::ranges::find(seen, w.driver) != seen.end()) {
-            return Error{"circuit", "'" + w.driver + "' stands twice", "a driver has one place"};
+            return Error{"circuit",
+                         say(YF_WORDS("core", "'%1' stands twice"), w.driver),
+                         "a driver has one place"};
         }
         seen.push_back(w.driver);
     }
@@ -151,9 +154,9 @@ Result<std::vector<std::optional<ImpedanceModel>>> modelsOf(const WiringRequest&
         }
         if (!*model && d.re.size() != r.frequencies.size()) {
             return Error{text::join(path, "impedances_ohm_re"),
-                         std::to_string(d.re.size()) + " values given",
-                         "must be as many as frequencies_hz, " +
-                             std::to_string(r.frequencies.size())};
+                         say(YF_WORDS("core", "%1 values given"), std::to_string(d.re.size())),
+                         say(YF_WORDS("core", "must be as many as frequencies_hz, %1"),
+                             std::to_string(r.frequencies.size()))};
         }
         models.push_back(*model);
     }
@@ -166,8 +169,9 @@ std::optional<Error> checked(const WiringRequest& r) {
     }
     for (std::size_t i = 0; i < r.drivers.size(); ++i) {
         if (*indexOf(r, r.drivers[i].id) != i) {
-            return Error{
-                "drivers", "'" + r.drivers[i].id + "' stands twice", "each has its own id"};
+            return Error{"drivers",
+                         say(YF_WORDS("core", "'%1' stands twice"), r.drivers[i].id),
+                         "each has its own id"};
         }
     }
     if (!std::ranges::is_sorted(r.frequencies, std::less_equal{}) ||
@@ -218,7 +222,7 @@ Result<Wiring> Wiring::read(const Value& value, const std::string& path) {
     const Value::Object* object = value.object();
     if (object == nullptr || object->size() != 1) {
         return Error{path,
-                     std::string(text::kindOf(value)) + " given",
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
                      "must be a driver's id, or an object with one of r_ohm, series, parallel"};
     }
     const text::Member& member = object->front();
@@ -258,8 +262,9 @@ std::optional<Error> check(const WiredDriver& d) {
     const bool hasModel = d.model.Re || d.model.Qms || d.model.Qes;
     if (d.re.size() != d.im.size()) {
         return Error{"impedances_ohm_im",
-                     std::to_string(d.im.size()) + " values given",
-                     "must be as many as impedances_ohm_re, " + std::to_string(d.re.size())};
+                     say(YF_WORDS("core", "%1 values given"), std::to_string(d.im.size())),
+                     say(YF_WORDS("core", "must be as many as impedances_ohm_re, %1"),
+                         std::to_string(d.re.size()))};
     }
     if (hasModel == !d.re.empty()) {
         return Error{"Re_ohm",
@@ -302,7 +307,7 @@ Result<WiringResult> wiring(const WiringRequest& r) {
     auto atReference = known.on({r.reference});
     if (!atReference) {
         return Error{"reference_hz",
-                     text::printNumber(r.reference) + " given",
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.reference)),
                      "must be within the curves' frequencies"};
     }
     const std::vector<Complex> there = column(*atReference, 0);

@@ -5,7 +5,7 @@ namespace yf::edit {
 
 Result<job::Step> stepOf(const job::Job& job, const Edit& edit) {
     YF_TRY(changed, edit.apply(job));
-    std::string name = edit.nameAfter ? edit.nameAfter(changed) : edit.name;
+    Words name = edit.nameAfter ? edit.nameAfter(changed) : edit.name;
     return job::Step{std::move(name), edit.mergeKey, std::move(changed)};
 }
 
@@ -28,7 +28,7 @@ Result<job::Change> takeSnapshotAfter(job::Record& record,
 }
 
 Edit restoreSnapshot(const job::Snapshot& snapshot) {
-    return {"Restore the snapshot " + snapshot.name,
+    return {say(YF_WORDS("core", "Restore the snapshot %1"), snapshot.name),
             [job = snapshot.job](const job::Job& now) -> Result<job::Job> {
                 job::Job restored = job;
                 for (const job::Take& take : now.takes) {

@@ -11,13 +11,13 @@ namespace yf::edit {
 /// A change with its name for people, and a pure function from the job before to the job after.
 /// Edits with the same non-empty mergeKey in a row are one step of the history (a drag).
 struct Edit {
-    std::string name;
+    Words name;
     std::function<Result<job::Job>(const job::Job&)> apply;
     std::string mergeKey;
 
     /// The name where it depends on what comes out ("Change C2 to 6.8 µF" after a step); else
     /// empty.
-    std::function<std::string(const job::Job&)> nameAfter;
+    std::function<Words(const job::Job&)> nameAfter;
 };
 
 /// The state that an edit makes, under its name. Fails where the edit does.

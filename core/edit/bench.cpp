@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/bench.h"
 
+#include "core/base/words.h"
 #include "core/bench/words.h"
 #include "core/edit/apply.h"
 #include "core/job/lookup.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 
@@ -26,10 +26,12 @@ std::string newId(const job::Job& job) {
 } // namespace
 
 Edit addReading(job::BenchReading reading) {
-    const std::string name =
-        bench::checkInWords(reading.check) +
-        (reading.outcome.empty() ? std::string()
-                                 : ": " + bench::outcomeInWords(reading.check, reading.outcome));
+    const std::string check = bench::checkInWords(reading.check);
+    const Words name = reading.outcome.empty()
+                           ? Words(check)
+                           : say(YF_WORDS("core", "%1: %2"),
+                                 check,
+                                 bench::outcomeInWords(reading.check, reading.outcome));
     return {name, [reading = std::move(reading)](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 job::BenchReading joined = reading;
@@ -40,10 +42,14 @@ Edit addReading(job::BenchReading reading) {
                 // The sides of a system are no cabinet.
                 const bool sides = joined.check == "pair_polarity" && joined.cabinet.empty();
                 if (!sides && job::findCabinet(job, joined.cabinet) == nullptr) {
-                    return Error{"cabinet", "'" + joined.cabinet + "' given", "is not in the job"};
+                    return Error{"cabinet",
+                                 say(YF_WORDS("core", "'%1' given"), joined.cabinet),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 if (!joined.driver.empty() && job::findDriver(job, joined.driver) == nullptr) {
-                    return Error{"driver", "'" + joined.driver + "' given", "is not in the job"};
+                    return Error{"driver",
+                                 say(YF_WORDS("core", "'%1' given"), joined.driver),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 changed.readings.push_back(std::move(joined));
                 return changed;
@@ -57,7 +63,9 @@ Edit setReadingAside(const std::string& id, bool aside) {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.readings, id, &job::BenchReading::id);
                 if (found == changed.readings.end()) {
-                    return Error{"reading", "'" + id + "' given", "is not in the job"};
+                    return Error{"reading",
+                                 say(YF_WORDS("core", "'%1' given"), id),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 found->setAside = aside;
                 return changed;
@@ -70,12 +78,16 @@ Edit changeNominal(const std::string& driver, double nominal) {
                 constexpr double least = 0.5;
                 constexpr double most = 600.0;
                 if (!(nominal >= least && nominal <= most)) {
-                    return Error{"nominal_ohm", "not a rating", "must be 0.5 to 600 ohms"};
+                    return Error{"nominal_ohm",
+                                 YF_WORDS("core", "not a rating"),
+                                 YF_WORDS("core", "must be 0.5 to 600 ohms")};
                 }
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver", "'" + driver + "' given", "is not in the job"};
+                    return Error{"driver",
+                                 say(YF_WORDS("core", "'%1' given"), driver),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 found->nominal = nominal;
                 return changed;
@@ -88,7 +100,9 @@ Edit decide(const std::string& driver, bench::Remedy remedy) {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver", "'" + driver + "' given", "is not in the job"};
+                    return Error{"driver",
+                                 say(YF_WORDS("core", "'%1' given"), driver),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 found->decision = remedy;
                 return changed;
@@ -105,7 +119,9 @@ Edit concludeDriver(const std::string& driver, job::Condition condition) {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver", "'" + driver + "' given", "is not in the job"};
+                    return Error{"driver",
+                                 say(YF_WORDS("core", "'%1' given"), driver),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 found->condition = condition;
                 return changed;

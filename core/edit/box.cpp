@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/box.h"
 
+#include "core/base/words.h"
 #include "core/box/align.h"
 #include "core/box/port_swap.h"
 #include "core/edit/apply.h"
 #include "core/job/box_geometry.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -20,7 +20,7 @@ job::Cabinet* cabinetOf(job::Job& job, const std::string& id) {
 }
 
 Error unknown(const char* what, const std::string& id) {
-    return {what, "'" + id + "' is not in this job", ""};
+    return {what, say(YF_WORDS("core", "'%1' is not in this job"), id), ""};
 }
 
 /// The driver in the twin that stands where this one stands here.
@@ -100,8 +100,9 @@ depthFor(const job::Job& job, job::Cabinet cabinet, job::Enclosure e, const BoxW
         return v ? v->net : -1.0;
     };
     if (netAt(high) < wanted.Vb) {
-        return Error{
-            "Vb", "more than this front can hold", "a deeper cabinet than 5 m is not made"};
+        return Error{"Vb",
+                     YF_WORDS("core", "more than this front can hold"),
+                     YF_WORDS("core", "a deeper cabinet than 5 m is not made")};
     }
     constexpr int halvings = 50;
     for (int i = 0; i < halvings; ++i) {
@@ -139,7 +140,9 @@ Result<job::PortIn> firstPort(const job::Job& job,
         }
         diameter *= narrower;
     }
-    return Error{"fb", "no tube of 2 to 15 cm gives it", "choose another volume"};
+    return Error{"fb",
+                 YF_WORDS("core", "no tube of 2 to 15 cm gives it"),
+                 YF_WORDS("core", "choose another volume")};
 }
 
 struct Advised {
@@ -285,9 +288,9 @@ Edit sizeCabinet(const std::string& cabinet, const OuterSizes& sizes, std::strin
                 for (const job::Mount& m : c->mounts) {
                     if (std::abs(m.x) > 0.5 * c->width || std::abs(m.y) > 0.5 * c->height) {
                         return Error{"size",
-                                     job::findDriver(job, m.driver)->name +
-                                         " would not be on the front",
-                                     "must hold all drivers"};
+                                     say(YF_WORDS("core", "%1 would not be on the front"),
+                                         job::findDriver(job, m.driver)->name),
+                                     YF_WORDS("core", "must hold all drivers")};
                     }
                 }
                 for (const job::Enclosure& e : c->boxes) {

@@ -12,7 +12,7 @@ withCircuit(const job::Job& job, const std::string& cabinet, const CircuitChange
     job::Job changed = job;
     const auto found = std::ranges::find(changed.cabinets, cabinet, &job::Cabinet::id);
     if (found == changed.cabinets.end()) {
-        return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+        return Error{"cabinet", say(YF_WORDS("core", "'%1' is not in this job"), cabinet), ""};
     }
     YF_TRY(circuit, change(found->circuit));
     found->circuit = std::move(circuit);
@@ -20,7 +20,7 @@ withCircuit(const job::Job& job, const std::string& cabinet, const CircuitChange
 }
 
 Edit circuitEdit(const std::string& cabinet,
-                 std::string name,
+                 Words name,
                  CircuitChange change,
                  std::string mergeKey) {
     return {std::move(name),

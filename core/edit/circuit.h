@@ -15,7 +15,7 @@ using CircuitChange = std::function<Result<network::Circuit>(const network::Circ
 withCircuit(const job::Job& job, const std::string& cabinet, const CircuitChange& change);
 
 [[nodiscard]] Edit circuitEdit(const std::string& cabinet,
-                               std::string name,
+                               Words name,
                                CircuitChange change,
                                std::string mergeKey = {});
 

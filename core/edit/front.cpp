@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/front.h"
 
+#include "core/base/words.h"
 #include "core/edit/apply.h"
 #include "core/job/fresh_id.h"
 #include "core/job/lookup.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -17,7 +17,9 @@ namespace {
 namespace q = yf::quantity;
 
 Error noName(const char* what) {
-    return {what, "nothing is written", "must have at least one letter"};
+    return {what,
+            YF_WORDS("core", "nothing is written"),
+            YF_WORDS("core", "must have at least one letter")};
 }
 
 std::optional<Error> outside(double value, const q::Quantity& quantity) {
@@ -26,9 +28,10 @@ std::optional<Error> outside(double value, const q::Quantity& quantity) {
         return std::nullopt;
     }
     return Error{std::string(quantity.help),
-                 text::printEngineering(value, quantity.display) + " given",
-                 "must be " + text::rangeText(quantity.lowest, quantity.highest) + " " +
-                     std::string(quantity.display)};
+                 say(YF_WORDS("core", "%1 given"), text::printEngineering(value, quantity.display)),
+                 say(YF_WORDS("core", "must be %1 %2"),
+                     text::rangeText(quantity.lowest, quantity.highest),
+                     std::string(quantity.display))};
 }
 
 /// A job with one cabinet changed.
@@ -38,7 +41,7 @@ Result<job::Job> withCabinet(const job::Job& job,
     job::Job changed = job;
     const auto found = std::ranges::find(changed.cabinets, id, &job::Cabinet::id);
     if (found == changed.cabinets.end()) {
-        return Error{"cabinet", "'" + id + "' is not in this job", ""};
+        return Error{"cabinet", say(YF_WORDS("core", "'%1' is not in this job"), id), ""};
     }
     YF_TRY(done, change(changed, *found));
     static_cast<void>(done);
@@ -142,7 +145,7 @@ Outline outlineOf(const job::Cabinet& cabinet) {
 }
 
 Edit changeOutline(const std::string& cabinet, const Outline& outline, std::string mergeKey) {
-    return {"Change the outline of " + outline.name,
+    return {say(YF_WORDS("core", "Change the outline of %1"), outline.name),
             [cabinet, outline](const job::Job& job) {
                 return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
                     if (outline.name.empty()) {
@@ -165,9 +168,9 @@ Edit changeOutline(const std::string& cabinet, const Outline& outline, std::stri
                     for (const job::Mount& mount : c.mounts) {
                         if (!isOn(c, mount)) {
                             return Error{"front",
-                                         job::findDriver(changed, mount.driver)->name +
-                                             " would no longer be on it",
-                                         "move the driver first"};
+                                         say(YF_WORDS("core", "%1 would no longer be on it"),
+                                             job::findDriver(changed, mount.driver)->name),
+                                         YF_WORDS("core", "move the driver first")};
                         }
                     }
                     followInTwin(changed, c);
@@ -194,7 +197,8 @@ Edit shiftDriver(const std::string& cabinet, const job::Mount& to, std::string m
         return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
             const auto mount = std::ranges::find(c.mounts, to.driver, &job::Mount::driver);
             if (mount == c.mounts.end()) {
-                return Error{"driver", "'" + to.driver + "' is not on this front", ""};
+                return Error{
+                    "driver", say(YF_WORDS("core", "'%1' is not on this front"), to.driver), ""};
             }
             keepTaken(*mount);
             mount->x = std::clamp(to.x, -c.width / 2.0, c.width / 2.0);
@@ -211,7 +215,7 @@ Edit shiftDriver(const std::string& cabinet, const job::Mount& to, std::string m
 }
 
 Edit changeSeat(const std::string& cabinet, const job::Seat& seat, std::string mergeKey) {
-    return {"Change where one listens",
+    return {YF_WORDS("core", "Change where one listens"),
             [cabinet, seat](const job::Job& job) {
                 return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
                     c.seat = seat;
@@ -227,15 +231,16 @@ Edit changeSeat(const std::string& cabinet, const job::Seat& seat, std::string m
 }
 
 Edit changeEdge(const std::string& cabinet, job::FrontEdge edge, double size) {
-    return {"Change the front's edges",
+    return {YF_WORDS("core", "Change the front's edges"),
             [cabinet, edge, size](const job::Job& job) {
                 return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
                     const double most = 0.5 * std::min(c.width, c.height);
                     if (!(size >= 0.0 && size <= most)) {
-                        return Error{"edge",
-                                     text::printEngineering(size, "m") + " given",
-                                     "must be at most half the shorter side, " +
-                                         text::printEngineering(most, "m")};
+                        return Error{
+                            "edge",
+                            say(YF_WORDS("core", "%1 given"), text::printEngineering(size, "m")),
+                            say(YF_WORDS("core", "must be at most half the shorter side, %1"),
+                                text::printEngineering(most, "m"))};
                     }
                     c.edge = edge;
                     c.edgeSize = size;
@@ -249,13 +254,14 @@ Edit changeEdge(const std::string& cabinet, job::FrontEdge edge, double size) {
 
 Edit moveDriver(const std::string& cabinet, const job::Mount& to, std::string mergeKey) {
     Edit edit;
-    edit.name = "Move " + to.driver;
+    edit.name = say(YF_WORDS("core", "Move %1"), to.driver);
     edit.mergeKey = std::move(mergeKey);
     edit.apply = [cabinet, to](const job::Job& job) {
         return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
             const auto mount = std::ranges::find(c.mounts, to.driver, &job::Mount::driver);
             if (mount == c.mounts.end()) {
-                return Error{"driver", "'" + to.driver + "' is not on this front", ""};
+                return Error{
+                    "driver", say(YF_WORDS("core", "'%1' is not on this front"), to.driver), ""};
             }
             mount->x = std::clamp(to.x, -c.width / 2.0, c.width / 2.0);
             mount->y = std::clamp(to.y, -c.height / 2.0, c.height / 2.0);
@@ -266,7 +272,7 @@ Edit moveDriver(const std::string& cabinet, const job::Mount& to, std::string me
     };
     edit.nameAfter = [driver = to.driver](const job::Job& job) {
         const job::Driver* found = job::findDriver(job, driver);
-        return "Move " + (found == nullptr ? driver : found->name);
+        return say(YF_WORDS("core", "Move %1"), (found == nullptr ? driver : found->name));
     };
     return edit;
 }
@@ -276,7 +282,7 @@ DriverData dataOf(const job::Driver& driver) {
 }
 
 Edit changeDriver(const std::string& driver, const DriverData& data, std::string mergeKey) {
-    return {"Change what is known of " + data.name,
+    return {say(YF_WORDS("core", "Change what is known of %1"), data.name),
             [driver, data](const job::Job& job) -> Result<job::Job> {
                 if (auto error = checkData(data)) {
                     return *error;
@@ -284,7 +290,8 @@ Edit changeDriver(const std::string& driver, const DriverData& data, std::string
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver", "'" + driver + "' is not in this job", ""};
+                    return Error{
+                        "driver", say(YF_WORDS("core", "'%1' is not in this job"), driver), ""};
                 }
                 found->name = data.name;
                 found->band = data.band;
@@ -298,7 +305,7 @@ Edit changeDriver(const std::string& driver, const DriverData& data, std::string
 }
 
 Edit addDriver(const std::string& cabinet, const DriverData& data) {
-    return {"Add " + data.name,
+    return {say(YF_WORDS("core", "Add %1"), data.name),
             [cabinet, data](const job::Job& job) {
                 return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
                     if (auto error = checkData(data)) {
@@ -307,8 +314,8 @@ Edit addDriver(const std::string& cabinet, const DriverData& data) {
                     network::Ways* ways = plainWays(c.circuit);
                     if (ways == nullptr) {
                         return Error{"network",
-                                     "is no network of ways side by side",
-                                     "take its parts out first"};
+                                     YF_WORDS("core", "is no network of ways side by side"),
+                                     YF_WORDS("core", "take its parts out first")};
                     }
                     const std::string id = job::freshId(data.name, driverIds(changed));
                     job::Mount mount = freePlace(changed, c, data.diameter);
@@ -326,7 +333,7 @@ Edit addDriver(const std::string& cabinet, const DriverData& data) {
 
 Edit removeDriver(const std::string& cabinet, const std::string& driver) {
     Edit edit;
-    edit.name = "Take " + driver + " off the front";
+    edit.name = say(YF_WORDS("core", "Take %1 off the front"), driver);
     edit.apply = [cabinet, driver](const job::Job& job) {
         return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
             network::Ways* ways = plainWays(c.circuit);
@@ -336,11 +343,13 @@ Edit removeDriver(const std::string& cabinet, const std::string& driver) {
             };
             if (ways == nullptr || std::ranges::none_of(ways->sections, isWayOf)) {
                 return Error{"network",
-                             "the driver shares a way with others",
-                             "take its part of the network out first"};
+                             YF_WORDS("core", "the driver shares a way with others"),
+                             YF_WORDS("core", "take its part of the network out first")};
             }
             if (c.mounts.size() < 2) {
-                return Error{"front", "this is its only driver", "a cabinet keeps one"};
+                return Error{"front",
+                             YF_WORDS("core", "this is its only driver"),
+                             YF_WORDS("core", "a cabinet keeps one")};
             }
             std::erase_if(ways->sections, isWayOf);
             std::erase_if(c.mounts,
@@ -358,11 +367,12 @@ Edit removeDriver(const std::string& cabinet, const std::string& driver) {
 }
 
 Edit addTwin(const std::string& cabinet) {
-    return {"Add a mirrored twin",
+    return {YF_WORDS("core", "Add a mirrored twin"),
             [cabinet](const job::Job& job) {
                 return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
                     if (!c.twin.empty()) {
-                        return Error{"cabinet", c.name + " has a twin already", ""};
+                        return Error{
+                            "cabinet", say(YF_WORDS("core", "%1 has a twin already"), c.name), ""};
                     }
                     job::Cabinet twin = c;
                     twin.name = c.name + " (mirrored)";
@@ -401,11 +411,13 @@ Edit addTwin(const std::string& cabinet) {
 
 Edit removeCabinet(const std::string& cabinet) {
     return {
-        "Take the cabinet " + cabinet + " away",
+        say(YF_WORDS("core", "Take the cabinet %1 away"), cabinet),
         [cabinet](const job::Job& job) {
             return withCabinet(job, cabinet, [&](job::Job& changed, job::Cabinet& c) -> Done {
                 if (changed.cabinets.size() < 2) {
-                    return Error{"cabinet", "this is the only one", "a job keeps one"};
+                    return Error{"cabinet",
+                                 YF_WORDS("core", "this is the only one"),
+                                 YF_WORDS("core", "a job keeps one")};
                 }
                 const std::vector<job::Mount> mounts = c.mounts;
                 if (job::Cabinet* twin = twinOf(changed, c)) {
@@ -434,7 +446,8 @@ Edit removeCabinet(const std::string& cabinet) {
 }
 
 Edit changeUnits(job::LengthUnits units) {
-    return {units == job::LengthUnits::metric ? "Lengths in metres" : "Lengths in inches",
+    return {units == job::LengthUnits::metric ? YF_WORDS("core", "Lengths in metres")
+                                              : YF_WORDS("core", "Lengths in inches"),
             [units](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 changed.units = units;
@@ -445,7 +458,7 @@ Edit changeUnits(job::LengthUnits units) {
 }
 
 Edit sealScale(const job::HouseScale& scale) {
-    return {"Seal a scale",
+    return {YF_WORDS("core", "Seal a scale"),
             [scale](const job::Job& job) -> Result<job::Job> {
                 if (auto error = check(scale)) {
                     return *error;
@@ -461,7 +474,7 @@ Edit sealScale(const job::HouseScale& scale) {
 }
 
 Edit unsealScale(job::ScaleKind kind) {
-    return {"Back to the built-in scale",
+    return {YF_WORDS("core", "Back to the built-in scale"),
             [kind](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 std::erase_if(changed.scales,
@@ -473,7 +486,7 @@ Edit unsealScale(job::ScaleKind kind) {
 }
 
 Edit changeLimit(const std::string& rule, std::optional<double> limit) {
-    return {"Change the limit of " + rule,
+    return {say(YF_WORDS("core", "Change the limit of %1"), rule),
             [rule, limit](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 std::erase_if(changed.limits,
@@ -500,33 +513,38 @@ job::Dismissal aboutOf(job::Dismissal dismissal) {
 
 Edit dismiss(const std::vector<job::Dismissal>& dismissals) {
     YF_EXPECT(!dismissals.empty());
-    return {"Set aside " + dismissals.front().rule + ": " + dismissals.front().note,
-            [dismissals](const job::Job& job) -> Result<job::Job> {
-                job::Job changed = job;
-                for (const job::Dismissal& dismissal : dismissals) {
-                    if (dismissal.note.empty()) {
-                        return Error{"note", "nothing is written", "say why it may stay as it is"};
-                    }
-                    std::erase_if(changed.dismissals, [&](const job::Dismissal& old) {
-                        return aboutOf(old) == aboutOf(dismissal);
-                    });
-                    changed.dismissals.push_back(dismissal);
+    return {
+        say(YF_WORDS("core", "Set aside %1: %2"), dismissals.front().rule, dismissals.front().note),
+        [dismissals](const job::Job& job) -> Result<job::Job> {
+            job::Job changed = job;
+            for (const job::Dismissal& dismissal : dismissals) {
+                if (dismissal.note.empty()) {
+                    return Error{"note",
+                                 YF_WORDS("core", "nothing is written"),
+                                 YF_WORDS("core", "say why it may stay as it is")};
                 }
-                return changed;
-            },
-            {},
-            {}};
+                std::erase_if(changed.dismissals, [&](const job::Dismissal& old) {
+                    return aboutOf(old) == aboutOf(dismissal);
+                });
+                changed.dismissals.push_back(dismissal);
+            }
+            return changed;
+        },
+        {},
+        {}};
 }
 
 Edit takeUp(const job::Dismissal& dismissal) {
-    return {"Take up " + dismissal.rule + " again",
+    return {say(YF_WORDS("core", "Take up %1 again"), dismissal.rule),
             [dismissal](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 const auto gone = std::erase_if(changed.dismissals, [&](const job::Dismissal& old) {
                     return aboutOf(old) == aboutOf(dismissal);
                 });
                 if (gone == 0) {
-                    return Error{"finding", dismissal.rule + " is not set aside", ""};
+                    return Error{"finding",
+                                 say(YF_WORDS("core", "%1 is not set aside"), dismissal.rule),
+                                 ""};
                 }
                 return changed;
             },
@@ -540,7 +558,9 @@ Edit changeSheet(const std::string& driver, driver::Part sheet, job::Place place
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver", "'" + driver + "' given", "is not in the job"};
+                    return Error{"driver",
+                                 say(YF_WORDS("core", "'%1' given"), driver),
+                                 YF_WORDS("core", "is not in the job")};
                 }
                 found->sheet = sheet;
                 found->place = place;

@@ -2,10 +2,10 @@
 #include "core/edit/intake.h"
 
 #include "core/base/digest.h"
+#include "core/base/words.h"
 #include "core/edit/front.h"
 #include "core/job/fresh_id.h"
 #include "core/network/circuit/ladder_edit.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <array>
@@ -16,7 +16,7 @@ namespace yf::edit {
 namespace {
 
 template <class F>
-Edit inCabinet(std::string name, const std::string& cabinet, F&& change) {
+Edit inCabinet(Words name, const std::string& cabinet, F&& change) {
     Edit edit;
     edit.name = std::move(name);
     edit.apply = [cabinet,
@@ -24,7 +24,9 @@ Edit inCabinet(std::string name, const std::string& cabinet, F&& change) {
         job::Job changed = job;
         const auto found = std::ranges::find(changed.cabinets, cabinet, &job::Cabinet::id);
         if (found == changed.cabinets.end()) {
-            return Error{"cabinet", "'" + cabinet + "' given", "is not in the job"};
+            return Error{"cabinet",
+                         say(YF_WORDS("core", "'%1' given"), cabinet),
+                         YF_WORDS("core", "is not in the job")};
         }
         Done made = change(changed, *found);
         if (!made) {
@@ -62,7 +64,9 @@ void put(std::vector<T>& list, T item, const std::string& stem) {
 template <class T>
 Done take(std::vector<T>& list, const std::string& id, const char* subject) {
     if (std::erase_if(list, [&](const T& item) { return item.id == id; }) == 0) {
-        return Error{subject, "'" + id + "' given", "is not in the list"};
+        return Error{subject,
+                     say(YF_WORDS("core", "'%1' given"), id),
+                     YF_WORDS("core", "is not in the list")};
     }
     return done();
 }
@@ -132,7 +136,9 @@ Edit changePrinted(const std::string& driver, std::string printed) {
         job::Job changed = job;
         const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
         if (found == changed.drivers.end()) {
-            return Error{"driver", "'" + driver + "' given", "is not in the job"};
+            return Error{"driver",
+                         say(YF_WORDS("core", "'%1' given"), driver),
+                         YF_WORDS("core", "is not in the job")};
         }
         found->printed = printed;
         return changed;
@@ -148,11 +154,14 @@ Edit putProtector(const std::string& cabinet, job::Protector protector) {
             constexpr double least = 0.01;
             constexpr double most = 100.0;
             if (protector.rating && !(*protector.rating >= least && *protector.rating <= most)) {
-                return Error{"rating_a", "out of range", "must be 0.01 to 100 A"};
+                return Error{"rating_a",
+                             YF_WORDS("core", "out of range"),
+                             YF_WORDS("core", "must be 0.01 to 100 A")};
             }
             if (!protector.driver.empty() && !isMounted(c, protector.driver)) {
-                return Error{
-                    "driver", "'" + protector.driver + "' given", "is not in this cabinet"};
+                return Error{"driver",
+                             say(YF_WORDS("core", "'%1' given"), protector.driver),
+                             YF_WORDS("core", "is not in this cabinet")};
             }
             job::Protector p = protector;
             const auto before = std::ranges::find(c.protectors, p.id, &job::Protector::id);
@@ -180,8 +189,9 @@ Edit setNoProtectors(const std::string& cabinet, bool none) {
                      [none](job::Job& /*job*/, job::Cabinet& c) -> Done {
                          if (none && !c.protectors.empty()) {
                              return Error{"protectors",
-                                          std::to_string(c.protectors.size()) + " listed",
-                                          "remove them first"};
+                                          say(YF_WORDS("core", "%1 listed"),
+                                              std::to_string(c.protectors.size())),
+                                          YF_WORDS("core", "remove them first")};
                          }
                          c.noProtectors = none;
                          return done();
@@ -216,19 +226,24 @@ Edit removeOldPart(const std::string& cabinet, const std::string& id) {
 
 Edit addPhoto(const std::string& name, std::string bytes) {
     Edit edit;
-    edit.name = "Add the picture " + name;
+    edit.name = say(YF_WORDS("core", "Add the picture %1"), name);
     auto shared = std::make_shared<const std::string>(std::move(bytes));
     edit.apply = [name, shared](const job::Job& job) -> Result<job::Job> {
         if (!isPicture(*shared)) {
-            return Error{name, "is no picture", "must be a PNG or JPEG file"};
+            return Error{name,
+                         YF_WORDS("core", "is no picture"),
+                         YF_WORDS("core", "must be a PNG or JPEG file")};
         }
         if (shared->size() > largestPhoto) {
-            return Error{
-                name, std::to_string(shared->size() / 1'000'000) + " MB", "must be at most 20 MB"};
+            return Error{name,
+                         say(YF_WORDS("core", "%1 MB"), std::to_string(shared->size() / 1'000'000)),
+                         YF_WORDS("core", "must be at most 20 MB")};
         }
         job::Photo photo{.name = name, .key = digestOf(*shared), .bytes = shared};
         if (std::ranges::find(job.photos, photo.key, &job::Photo::key) != job.photos.end()) {
-            return Error{name, "is in the job already", "choose another"};
+            return Error{name,
+                         YF_WORDS("core", "is in the job already"),
+                         YF_WORDS("core", "choose another")};
         }
         job::Job changed = job;
         put(changed.photos, std::move(photo), "photo");
@@ -244,7 +259,9 @@ Edit captionPhoto(const std::string& id, std::string note) {
         job::Job changed = job;
         const auto found = std::ranges::find(changed.photos, id, &job::Photo::id);
         if (found == changed.photos.end()) {
-            return Error{"photo", "'" + id + "' given", "is not in the job"};
+            return Error{"photo",
+                         say(YF_WORDS("core", "'%1' given"), id),
+                         YF_WORDS("core", "is not in the job")};
         }
         found->note = note;
         return changed;
@@ -279,13 +296,15 @@ Edit arrange(const std::string& cabinet,
              const std::string& driver,
              const Arrangement& arrangement) {
     return inCabinet(
-        "Wire " + std::to_string(arrangement.units()) + " on one way",
+        say(YF_WORDS("core", "Wire %1 on one way"), std::to_string(arrangement.units())),
         cabinet,
         [driver, arrangement](job::Job& job, job::Cabinet& c) -> Done {
             network::DriverEnd* end = endOf(c, driver);
             const job::Driver* first = job::findDriver(job, driver);
             if (end == nullptr || first == nullptr) {
-                return Error{"driver", "'" + driver + "' given", "has no way of its own here"};
+                return Error{"driver",
+                             say(YF_WORDS("core", "'%1' given"), driver),
+                             YF_WORDS("core", "has no way of its own here")};
             }
             std::vector<std::string> others;
             for (const job::Mount& mount : c.mounts) {

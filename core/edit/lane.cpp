@@ -16,12 +16,14 @@ using network::Line;
 Result<Line> lineAt(const Circuit& circuit, const LinePlace& place) {
     const auto line = network::lineOf(circuit, place.way);
     if (!line || (place.filter && *place.filter >= line->filters.size())) {
-        return Error{"filter", "not there", "must be one before an amplifier of this network"};
+        return Error{"filter",
+                     YF_WORDS("core", "not there"),
+                     YF_WORDS("core", "must be one before an amplifier of this network")};
     }
     return *line;
 }
 
-std::string wordsAt(const Circuit& circuit, const LinePlace& place) {
+Words wordsAt(const Circuit& circuit, const LinePlace& place) {
     const auto line = network::lineOf(circuit, place.way);
     if (!line || (place.filter && *place.filter >= line->filters.size())) {
         return {};
@@ -38,7 +40,7 @@ Result<network::ControlSlot> controlOf(const Circuit& circuit, const std::string
     const auto all = network::controls(circuit);
     const auto found = std::ranges::find(all, id, &network::ControlSlot::id);
     if (found == all.end()) {
-        return Error{"control", "'" + id + "' is not in this network", ""};
+        return Error{"control", say(YF_WORDS("core", "'%1' is not in this network"), id), ""};
     }
     return *found;
 }
@@ -66,18 +68,19 @@ double middleOf(const Line& line) {
 
 Edit separateAmplifiers(const std::string& cabinet, bool own) {
     return circuitEdit(cabinet,
-                       own ? "An amplifier for each way" : "One amplifier for all ways",
+                       own ? YF_WORDS("core", "An amplifier for each way")
+                           : YF_WORDS("core", "One amplifier for all ways"),
                        [own](const Circuit& c) { return network::separated(c, own); });
 }
 
 Edit changeLine(const std::string& cabinet,
                 std::size_t way,
                 const Line& line,
-                std::string what,
+                Words what,
                 std::string mergeKey) {
     return circuitEdit(
         cabinet,
-        "Change to " + std::move(what),
+        say(YF_WORDS("core", "Change to %1"), std::move(what)),
         [way, line](const Circuit& c) { return network::withLine(c, way, line); },
         std::move(mergeKey));
 }
@@ -89,7 +92,7 @@ Edit stepLine(const std::string& cabinet,
               std::string mergeKey) {
     Edit edit = circuitEdit(
         cabinet,
-        "Step a filter",
+        YF_WORDS("core", "Step a filter"),
         [place, steps, fine](const Circuit& c) -> Result<Circuit> {
             YF_TRY(line, lineAt(c, place));
             return network::withLine(
@@ -98,7 +101,9 @@ Edit stepLine(const std::string& cabinet,
         std::move(mergeKey));
     edit.nameAfter = [cabinet, place](const job::Job& job) {
         const job::Cabinet* found = job::findCabinet(job, cabinet);
-        return found == nullptr ? std::string{} : "Change to " + wordsAt(found->circuit, place);
+        return found == nullptr
+                   ? Words{}
+                   : say(YF_WORDS("core", "Change to %1"), wordsAt(found->circuit, place));
     };
     return edit;
 }
@@ -106,7 +111,7 @@ Edit stepLine(const std::string& cabinet,
 Edit insertFilter(const std::string& cabinet, const LinePlace& place, network::BiquadKind kind) {
     return circuitEdit(
         cabinet,
-        "Insert a filter before the amplifier",
+        YF_WORDS("core", "Insert a filter before the amplifier"),
         [place, kind](const Circuit& c) -> Result<Circuit> {
             YF_TRY(line, lineAt(c, {place.way, {}}));
             const std::size_t at =
@@ -119,7 +124,8 @@ Edit insertFilter(const std::string& cabinet, const LinePlace& place, network::B
 
 Edit removeFilter(const std::string& cabinet, const LinePlace& place) {
     return circuitEdit(cabinet,
-                       place.filter ? "Take a filter out" : "No gain and no delay",
+                       place.filter ? YF_WORDS("core", "Take a filter out")
+                                    : YF_WORDS("core", "No gain and no delay"),
                        [place](const Circuit& c) -> Result<Circuit> {
                            YF_TRY(line, lineAt(c, place));
                            if (place.filter) {
@@ -138,7 +144,7 @@ Edit changeControl(const std::string& cabinet,
                    std::string mergeKey) {
     return circuitEdit(
         cabinet,
-        "Set " + control.id + " to " + percent(control.position),
+        say(YF_WORDS("core", "Set %1 to %2"), control.id, percent(control.position)),
         [control](const Circuit& c) { return network::withControl(c, control); },
         std::move(mergeKey));
 }
@@ -148,7 +154,7 @@ Edit stepControl(
     const double parts = fine ? 100.0 : 20.0;
     Edit edit = circuitEdit(
         cabinet,
-        "Turn " + id,
+        say(YF_WORDS("core", "Turn %1"), id),
         [id, steps, parts](const Circuit& c) -> Result<Circuit> {
             YF_TRY(control, controlOf(c, id));
             control.position =
@@ -160,7 +166,8 @@ Edit stepControl(
         const job::Cabinet* found = job::findCabinet(job, cabinet);
         const auto control = found == nullptr ? Result<network::ControlSlot>(Error{})
                                               : controlOf(found->circuit, id);
-        return control ? "Set " + id + " to " + percent(control->position) : std::string{};
+        return control ? say(YF_WORDS("core", "Set %1 to %2"), id, percent(control->position))
+                       : std::string{};
     };
     return edit;
 }
@@ -170,22 +177,24 @@ Edit insertControl(const std::string& cabinet,
                    network::ControlKind kind) {
     constexpr double customary = 8.0; // Ω
     constexpr double middle = 0.5;
-    return circuitEdit(cabinet, "Insert a level control", [place, kind](const Circuit& c) {
-        return network::withNewControl(
-            c, place.way, place.slot, {.kind = kind, .total = customary, .position = middle});
-    });
+    return circuitEdit(
+        cabinet, YF_WORDS("core", "Insert a level control"), [place, kind](const Circuit& c) {
+            return network::withNewControl(
+                c, place.way, place.slot, {.kind = kind, .total = customary, .position = middle});
+        });
 }
 
 Edit removeControl(const std::string& cabinet, const std::string& id) {
-    return circuitEdit(cabinet, "Take " + id + " out", [id](const Circuit& c) {
+    return circuitEdit(cabinet, say(YF_WORDS("core", "Take %1 out"), id), [id](const Circuit& c) {
         return network::withoutControl(c, id);
     });
 }
 
 Edit fixControl(const std::string& cabinet, const std::string& id, network::ESeries series) {
-    return circuitEdit(cabinet, "Fixed resistors for " + id, [id, series](const Circuit& c) {
-        return network::withFixedPad(c, id, series);
-    });
+    return circuitEdit(
+        cabinet,
+        say(YF_WORDS("core", "Fixed resistors for %1"), id),
+        [id, series](const Circuit& c) { return network::withFixedPad(c, id, series); });
 }
 
 } // namespace yf::edit

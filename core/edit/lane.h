@@ -19,7 +19,7 @@ using network::LinePlace;
 [[nodiscard]] Edit changeLine(const std::string& cabinet,
                               std::size_t way,
                               const network::Line& line,
-                              std::string what,
+                              Words what,
                               std::string mergeKey = {});
 
 /// network::steppedLine of what stands there by then.

@@ -12,7 +12,7 @@ namespace yf::edit {
 namespace {
 
 Error unknown(const char* what, const std::string& id) {
-    return {what, "'" + id + "' is not in this job", ""};
+    return {what, say(YF_WORDS("core", "'%1' is not in this job"), id), ""};
 }
 
 Result<job::Job> withTake(const job::Job& job, const std::string& driver, job::Take take) {
@@ -39,12 +39,10 @@ Result<job::Job> withTake(const job::Job& job, const std::string& driver, job::T
     return changed;
 }
 
-std::string_view kindName(job::TakeKind kind) {
-    return kind == job::TakeKind::response ? "response" : "impedance";
-}
-
 Error unknownTake(const std::string& id) {
-    return {"take", "'" + id + "' is not in the job", "choose one of its list"};
+    return {"take",
+            say(YF_WORDS("core", "'%1' is not in the job"), id),
+            YF_WORDS("core", "choose one of its list")};
 }
 
 Result<job::Job> withChanged(const job::Job& job,
@@ -64,7 +62,9 @@ Result<job::Job> withChanged(const job::Job& job,
 
 Edit addTake(const std::string& driver, job::Take take) {
     YF_EXPECT(take.curve != nullptr);
-    std::string name = "Import " + std::string(kindName(take.kind)) + " " + take.name;
+    Words name = take.kind == job::TakeKind::response
+                     ? say(YF_WORDS("core", "Import response %1"), take.name)
+                     : say(YF_WORDS("core", "Import impedance %1"), take.name);
     return {std::move(name),
             [driver, take = std::move(take)](const job::Job& job) {
                 return withTake(job, driver, take);
@@ -73,8 +73,10 @@ Edit addTake(const std::string& driver, job::Take take) {
 }
 
 Edit trustTake(const std::string& take, curve::Range range) {
-    return {"Trust " + take + " from " + text::printEngineering(range.from, "Hz") + " to " +
-                text::printEngineering(range.to, "Hz"),
+    return {say(YF_WORDS("core", "Trust %1 from %2 to %3"),
+                take,
+                text::printEngineering(range.from, "Hz"),
+                text::printEngineering(range.to, "Hz")),
             [take, range](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.takes, take, &job::Take::id);
@@ -91,7 +93,7 @@ Edit trustTake(const std::string& take, curve::Range range) {
 
 Edit addRecordedTake(job::Take take) {
     YF_EXPECT(take.curve != nullptr);
-    std::string name = "Record " + take.name;
+    Words name = say(YF_WORDS("core", "Record %1"), take.name);
     return {std::move(name),
             [take = std::move(take)](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
@@ -105,7 +107,8 @@ Edit addRecordedTake(job::Take take) {
                 }
                 const auto driver = std::ranges::find(changed.drivers, r.driver, &job::Driver::id);
                 if (!r.driver.empty() && driver == changed.drivers.end()) {
-                    return Error{"driver", "'" + r.driver + "' is not in the job", ""};
+                    return Error{
+                        "driver", say(YF_WORDS("core", "'%1' is not in the job"), r.driver), ""};
                 }
                 const bool onAxis =
                     r.place == job::MicPlace::farField && r.angle == 0.0 && r.also.empty();
@@ -123,7 +126,8 @@ Edit addRecordedTake(job::Take take) {
 }
 
 Edit replaceTake(job::Take take) {
-    std::string name = "Gate to " + text::printEngineering(take.gate.value_or(0.0), "s");
+    Words name =
+        say(YF_WORDS("core", "Gate to %1"), text::printEngineering(take.gate.value_or(0.0), "s"));
     return {std::move(name),
             [take = std::move(take)](const job::Job& job) {
                 return withChanged(job, take.id, [&](job::Job& /*job*/, job::Take& old) -> Done {
@@ -140,7 +144,7 @@ Edit replaceTake(job::Take take) {
 }
 
 Edit describeTake(const std::string& id, const std::string& note, const std::string& condition) {
-    return {"Describe a take",
+    return {YF_WORDS("core", "Describe a take"),
             [=](const job::Job& job) {
                 return withChanged(job, id, [&](job::Job& /*job*/, job::Take& take) -> Done {
                     take.note = note;
@@ -148,16 +152,17 @@ Edit describeTake(const std::string& id, const std::string& note, const std::str
                     return done();
                 });
             },
-            "describe " + id};
+            "describe-" + id};
 }
 
 Edit useTake(const std::string& driver, const std::string& id) {
-    return {"Use another take",
+    return {YF_WORDS("core", "Use another take"),
             [=](const job::Job& job) {
                 return withChanged(job, id, [&](job::Job& changed, job::Take& take) -> Done {
                     const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                     if (found == changed.drivers.end()) {
-                        return Error{"driver", "'" + driver + "' is not in the job", ""};
+                        return Error{
+                            "driver", say(YF_WORDS("core", "'%1' is not in the job"), driver), ""};
                     }
                     (take.kind == job::TakeKind::response ? found->responseTake
                                                           : found->impedanceTake) = id;

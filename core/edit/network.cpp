@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/edit/network.h"
 
+#include "core/base/words.h"
 #include "core/edit/circuit.h"
 #include "core/network/circuit/line_edit.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 
@@ -17,7 +17,7 @@ Result<job::Job> withCabinet(const job::Job& job,
     job::Job changed = job;
     const auto found = std::ranges::find(changed.cabinets, cabinet, &job::Cabinet::id);
     if (found == changed.cabinets.end()) {
-        return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+        return Error{"cabinet", say(YF_WORDS("core", "'%1' is not in this job"), cabinet), ""};
     }
     change(*found);
     return changed;
@@ -27,7 +27,7 @@ Result<job::Job> withCabinet(const job::Job& job,
 
 Edit drawAsWired(const std::string& cabinet, const std::vector<std::string>& drivers) {
     return circuitEdit(cabinet,
-                       "Draw the wiring as it is",
+                       YF_WORDS("core", "Draw the wiring as it is"),
                        [drivers](const network::Circuit& drawn) -> Result<network::Circuit> {
                            network::Circuit circuit = drawn;
                            const auto ends = network::driverEnds(circuit);
@@ -43,7 +43,7 @@ Edit drawAsWired(const std::string& cabinet, const std::vector<std::string>& dri
 }
 
 Edit takeNetwork(const std::string& cabinet, const network::Circuit& circuit) {
-    return {"Take a network that was found",
+    return {YF_WORDS("core", "Take a network that was found"),
             [cabinet, circuit](const job::Job& job) {
                 return withCabinet(
                     job, cabinet, [&](job::Cabinet& changed) { changed.circuit = circuit; });
@@ -53,7 +53,7 @@ Edit takeNetwork(const std::string& cabinet, const network::Circuit& circuit) {
 }
 
 Edit keepFront(const std::string& cabinet, const job::FoundFront& front) {
-    return {"Keep the networks found",
+    return {YF_WORDS("core", "Keep the networks found"),
             [cabinet, front](const job::Job& job) {
                 return withCabinet(
                     job, cabinet, [&](job::Cabinet& changed) { changed.found = front; });
@@ -65,18 +65,21 @@ Edit keepFront(const std::string& cabinet, const job::FoundFront& front) {
 Edit takeTuned(const std::string& cabinet,
                const network::Circuit& tuned,
                const std::vector<tune::Spared>& leftOut) {
-    return {"Tune the network",
+    return {YF_WORDS("core", "Tune the network"),
             [cabinet, tuned, leftOut](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.cabinets, cabinet, &job::Cabinet::id);
                 if (found == changed.cabinets.end()) {
-                    return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+                    return Error{
+                        "cabinet", say(YF_WORDS("core", "'%1' is not in this job"), cabinet), ""};
                 }
                 const auto ends = network::driverEnds(tuned);
                 for (std::size_t q = 0; q < ends.size(); ++q) {
                     const auto now = network::driverEnds(found->circuit);
                     if (now.size() != ends.size()) {
-                        return Error{"network", "it has other ways by now", "tune anew"};
+                        return Error{"network",
+                                     YF_WORDS("core", "it has other ways by now"),
+                                     YF_WORDS("core", "tune anew")};
                     }
                     if (now[q].polarity != ends[q].polarity) {
                         YF_TRY(circuit, network::withPolarity(found->circuit, q, ends[q].polarity));
@@ -99,7 +102,9 @@ Edit takeTuned(const std::string& cabinet,
                 for (const network::Part& part : network::parts(tuned)) {
                     const auto present = network::findPart(found->circuit, part.id);
                     if (!present || present->kind != part.kind) {
-                        return Error{part.id, "is no longer there", "tune anew"};
+                        return Error{part.id,
+                                     YF_WORDS("core", "is no longer there"),
+                                     YF_WORDS("core", "tune anew")};
                     }
                     if (present->value != part.value) {
                         // With the losses that it was judged with: of the drawer's part, or those
@@ -117,7 +122,7 @@ Edit takeTuned(const std::string& cabinet,
 }
 
 Edit changePrices(const network::Prices& prices) {
-    return {"Change the price list",
+    return {YF_WORDS("core", "Change the price list"),
             [prices](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 changed.prices = prices;
@@ -128,7 +133,7 @@ Edit changePrices(const network::Prices& prices) {
 }
 
 Edit changeStock(const network::Stock& stock) {
-    return {"Change the own parts",
+    return {YF_WORDS("core", "Change the own parts"),
             [stock](const job::Job& job) -> Result<job::Job> {
                 job::Job changed = job;
                 changed.stock = stock;

@@ -64,33 +64,38 @@ void addCabinet(job::Job& job, const NewJob& wanted, const std::string& name) {
 std::vector<NewWay> customaryWays(int count) {
     switch (count) {
     case 1:
-        return {{"Full range", job::Band::mid, 13.0_cm}};
+        return {{YF_WORDS("core", "Full range"), job::Band::mid, 13.0_cm}};
     case 3:
-        return {{"Woofer", job::Band::low, 22.0_cm},
-                {"Midrange", job::Band::mid, 13.0_cm},
-                {"Tweeter", job::Band::high, 10.0_cm}};
+        return {{YF_WORDS("core", "Woofer"), job::Band::low, 22.0_cm},
+                {YF_WORDS("core", "Midrange"), job::Band::mid, 13.0_cm},
+                {YF_WORDS("core", "Tweeter"), job::Band::high, 10.0_cm}};
     case 4:
-        return {{"Subwoofer", job::Band::sub, 26.0_cm},
-                {"Woofer", job::Band::low, 17.0_cm},
-                {"Midrange", job::Band::mid, 13.0_cm},
-                {"Tweeter", job::Band::high, 10.0_cm}};
+        return {{YF_WORDS("core", "Subwoofer"), job::Band::sub, 26.0_cm},
+                {YF_WORDS("core", "Woofer"), job::Band::low, 17.0_cm},
+                {YF_WORDS("core", "Midrange"), job::Band::mid, 13.0_cm},
+                {YF_WORDS("core", "Tweeter"), job::Band::high, 10.0_cm}};
     default:
-        return {{"Woofer", job::Band::low, 17.0_cm}, {"Tweeter", job::Band::high, 10.0_cm}};
+        return {{YF_WORDS("core", "Woofer"), job::Band::low, 17.0_cm},
+                {YF_WORDS("core", "Tweeter"), job::Band::high, 10.0_cm}};
     }
 }
 
 Result<job::Job> newJob(const NewJob& wanted) {
     if (wanted.title.empty()) {
-        return Error{"title", "nothing is written", "must have at least one letter"};
+        return Error{"title",
+                     YF_WORDS("core", "nothing is written"),
+                     YF_WORDS("core", "must have at least one letter")};
     }
     if (wanted.ways.empty() || wanted.ways.size() > mostWays) {
-        return Error{"ways", std::to_string(wanted.ways.size()) + " given", "must be 1 to 5"};
+        return Error{"ways",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(wanted.ways.size())),
+                     YF_WORDS("core", "must be 1 to 5")};
     }
     for (const NewWay& way : wanted.ways) {
         if (way.driver.empty()) {
             return Error{std::string(job::bandName(way.band)),
-                         "the driver has no name",
-                         "write one; any will do"};
+                         YF_WORDS("core", "the driver has no name"),
+                         YF_WORDS("core", "write one; any will do")};
         }
     }
     job::Job job{.title = wanted.title};

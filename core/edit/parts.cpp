@@ -14,16 +14,18 @@ namespace {
 using network::Circuit;
 
 Error unknown(const char* what, const std::string& id) {
-    return {what, "'" + id + "' is not in this job", ""};
+    return {what, say(YF_WORDS("core", "'%1' is not in this job"), id), ""};
 }
 
 } // namespace
 
 Edit changeTitle(std::string title) {
-    return {"Rename the job to " + title,
+    return {say(YF_WORDS("core", "Rename the job to %1"), title),
             [title](const job::Job& job) -> Result<job::Job> {
                 if (title.empty()) {
-                    return Error{"title", "nothing is written", "must have at least one letter"};
+                    return Error{"title",
+                                 YF_WORDS("core", "nothing is written"),
+                                 YF_WORDS("core", "must have at least one letter")};
                 }
                 job::Job changed = job;
                 changed.title = title;
@@ -33,7 +35,7 @@ Edit changeTitle(std::string title) {
 }
 
 Edit changePart(const std::string& cabinet, const network::Part& part, std::string mergeKey) {
-    return {"Change " + part.id + " to " + valueText(part.kind, part.value),
+    return {say(YF_WORDS("core", "Change %1 to %2"), part.id, valueText(part.kind, part.value)),
             [cabinet, part](const job::Job& job) {
                 return withCircuit(
                     job, cabinet, [&](const Circuit& c) { return network::withPart(c, part); });
@@ -53,7 +55,7 @@ Edit stepTo(const std::string& cabinet,
         return found == nullptr ? std::nullopt : network::findPart(found->circuit, id);
     };
     Edit edit;
-    edit.name = "Change " + id;
+    edit.name = say(YF_WORDS("core", "Change %1"), id);
     edit.mergeKey = std::move(mergeKey);
     edit.apply =
         [cabinet, id, partOf, next = std::move(next)](const job::Job& job) -> Result<job::Job> {
@@ -67,7 +69,10 @@ Edit stepTo(const std::string& cabinet,
     };
     edit.nameAfter = [id, partOf](const job::Job& job) {
         const auto part = partOf(job);
-        return part ? "Change " + id + " to " + valueText(part->kind, part->value) : "Change " + id;
+        return part ? say(YF_WORDS("core", "Change %1 to %2"),
+                          id,
+                          valueText(part->kind, part->value))
+                    : say(YF_WORDS("core", "Change %1"), id);
     };
     return edit;
 }
@@ -88,9 +93,9 @@ Edit stepPart(const std::string& cabinet,
             const double value = network::stepValue(part.value, series, steps);
             if (steps > 0 ? value > usual.highest : value < usual.lowest) {
                 return Error{id,
-                             "stands at the end of its usual values",
-                             "a value beyond " + valueText(part.kind, part.value) +
-                                 " has to be typed"};
+                             YF_WORDS("core", "stands at the end of its usual values"),
+                             say(YF_WORDS("core", "a value beyond %1 has to be typed"),
+                                 valueText(part.kind, part.value))};
             }
             return network::withValue(part, value);
         });
@@ -108,9 +113,10 @@ Edit stepPartInStock(const std::string& cabinet,
             const auto next = network::stepOwned(job.stock, part, steps);
             if (!next) {
                 return Error{id,
-                             "no " + std::string(steps > 0 ? "greater" : "smaller") +
-                                 " one of its kind is in the drawer",
-                             "own parts are listed at Parts"};
+                             steps > 0
+                                 ? YF_WORDS("core", "no greater one of its kind is in the drawer")
+                                 : YF_WORDS("core", "no smaller one of its kind is in the drawer"),
+                             YF_WORDS("core", "own parts are listed at Parts")};
             }
             return *next;
         });
@@ -119,19 +125,21 @@ Edit stepPartInStock(const std::string& cabinet,
 Edit insertPart(const std::string& cabinet,
                 const network::SlotPlace& place,
                 const network::Part& part) {
-    return {"Insert " + valueText(part.kind, part.value) +
-                (place.inLine ? " in the line" : " across the way"),
-            [cabinet, place, part](const job::Job& job) {
-                return withCircuit(job, cabinet, [&](const Circuit& c) -> Result<Circuit> {
-                    YF_TRY(inserted, network::withInserted(c, place, part));
-                    return std::move(inserted.circuit);
-                });
-            },
-            {}};
+    return {
+        place.inLine
+            ? say(YF_WORDS("core", "Insert %1 in the line"), valueText(part.kind, part.value))
+            : say(YF_WORDS("core", "Insert %1 across the way"), valueText(part.kind, part.value)),
+        [cabinet, place, part](const job::Job& job) {
+            return withCircuit(job, cabinet, [&](const Circuit& c) -> Result<Circuit> {
+                YF_TRY(inserted, network::withInserted(c, place, part));
+                return std::move(inserted.circuit);
+            });
+        },
+        {}};
 }
 
 Edit removePart(const std::string& cabinet, const std::string& id) {
-    return {"Take out " + id,
+    return {say(YF_WORDS("core", "Take out %1"), id),
             [cabinet, id](const job::Job& job) {
                 return withCircuit(
                     job, cabinet, [&](const Circuit& c) { return network::withoutPart(c, id); });
@@ -140,7 +148,7 @@ Edit removePart(const std::string& cabinet, const std::string& id) {
 }
 
 Edit bypassPart(const std::string& cabinet, const std::string& id) {
-    return {"Without " + id,
+    return {say(YF_WORDS("core", "Without %1"), id),
             [cabinet, id](const job::Job& job) {
                 return withCircuit(
                     job, cabinet, [&](const Circuit& c) { return network::withoutSlotOf(c, id); });
@@ -149,7 +157,7 @@ Edit bypassPart(const std::string& cabinet, const std::string& id) {
 }
 
 Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::string& driverName) {
-    return {"Reverse " + driverName,
+    return {say(YF_WORDS("core", "Reverse %1"), driverName),
             [cabinet, way](const job::Job& job) {
                 return withCircuit(job, cabinet, [&](const Circuit& c) -> Result<Circuit> {
                     const network::Section* section = network::waySection(c, way);
@@ -163,7 +171,7 @@ Edit reverseDriver(const std::string& cabinet, std::size_t way, const std::strin
 }
 
 Edit changeTarget(const std::string& cabinet, const job::Target& target) {
-    return {"Change the corridor",
+    return {YF_WORDS("core", "Change the corridor"),
             [cabinet, target](const job::Job& job) -> Result<job::Job> {
                 if (auto error = check(target)) {
                     return *error;

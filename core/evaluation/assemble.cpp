@@ -13,7 +13,7 @@ using curve::Range;
 
 struct Survey {
     Range common{0.0, 1e9};
-    std::vector<std::string> missing;
+    std::vector<Words> missing;
     bool impedances{true};
     bool responses{true};
 };
@@ -28,24 +28,30 @@ Survey survey(const std::vector<DriverCurves>& drivers) {
     for (const DriverCurves& driver : drivers) {
         if (driver.impedance == nullptr) {
             s.impedances = false;
-            s.missing.push_back(driver.name +
-                                " has no impedance yet: nothing can be computed for this cabinet.");
+            s.missing.push_back(
+                say(YF_WORDS("core",
+                             "%1 has no impedance yet: nothing can be computed for this cabinet."),
+                    driver.name));
         } else if (driver.impedance->phase() == curve::Phase::none) {
             s.impedances = false;
-            s.missing.push_back(
-                driver.name +
-                ": its impedance has no phase. Measure it with phase, or use the minimum phase.");
+            s.missing.push_back(say(YF_WORDS("core",
+                                             "%1: its impedance has no phase. Measure it with "
+                                             "phase, or use the minimum phase."),
+                                    driver.name));
         } else {
             narrow(s.common, *driver.impedance);
         }
         if (driver.response == nullptr) {
             s.responses = false;
-            s.missing.push_back(driver.name + " has no response yet: no sum can be shown.");
+            s.missing.push_back(
+                say(YF_WORDS("core", "%1 has no response yet: no sum can be shown."), driver.name));
         } else if (driver.response->phase() == curve::Phase::none) {
             s.responses = false;
-            s.missing.push_back(driver.name +
-                                ": its response has no phase, so it cannot be summed. Use the "
-                                "minimum phase, which knows no flight time.");
+            s.missing.push_back(
+                say(YF_WORDS("core",
+                             "%1: its response has no phase, so it cannot be summed. Use the "
+                             "minimum phase, which knows no flight time."),
+                    driver.name));
         }
     }
     if (s.responses) {
@@ -75,8 +81,9 @@ AssembledCabinet measuredLoads(const std::vector<DriverCurves>& drivers) {
     constexpr std::size_t leastPoints = 3;
     if (assembled.axis.size() < leastPoints) {
         assembled.hasImpedances = false;
-        assembled.missing.emplace_back(
-            "The curves in use share no range of frequencies, so nothing can be computed.");
+        assembled.missing.emplace_back(YF_WORDS(
+            "core",
+            "The curves in use share no range of frequencies, so nothing can be computed."));
         return assembled;
     }
     network::Network bare;
@@ -221,7 +228,8 @@ Result<network::Network> networkOf(const job::Job& job, const job::Cabinet& cabi
     const auto drivers = driverCurves(job, cabinet);
     const Survey s = survey(drivers);
     if (!s.impedances) {
-        return Error{"network", s.missing.empty() ? "no driver" : s.missing.front(), ""};
+        return Error{
+            "network", s.missing.empty() ? YF_WORDS("core", "no driver") : s.missing.front(), ""};
     }
     network::Network network{.circuit = cabinet.circuit};
     for (const DriverCurves& driver : drivers) {
@@ -242,9 +250,10 @@ curvesOf(const job::Job& job, const job::Cabinet& cabinet, const Assembly& assem
     const auto made = index < assembly.cabinets.size() ? assembly.cabinets[index] : nullptr;
     if (made == nullptr || !made->loads || !made->hasImpedances) {
         return Error{"cabinet",
-                     made != nullptr && !made->missing.empty() ? made->missing.front()
-                                                               : "impedances are missing",
-                     "heat and voltage need the impedance of every driver"};
+                     made != nullptr && !made->missing.empty()
+                         ? made->missing.front()
+                         : YF_WORDS("core", "impedances are missing"),
+                     YF_WORDS("core", "heat and voltage need the impedance of every driver")};
     }
     return made;
 }

@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/evaluation/bench.h"
 
+#include "core/base/words.h"
 #include "core/bench/sweep.h"
 #include "core/bench/words.h"
 #include "core/curve/interpolate.h"
 #include "core/evaluation/driver_bench.h"
 #include "core/evaluation/result.h"
 #include "core/job/lookup.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 
@@ -184,9 +184,10 @@ withOutcome(const job::Job& job, const Readings& readings, job::BenchReading rea
     if (reading.check == "dcr" && !reading.ohms.empty()) {
         const bench::DcrRequest request = dcrRequestFor(job, readings, reading);
         if (request.nominal <= 0.0) {
-            return Error{"nominal_ohm",
-                         "not given for this driver",
-                         "enter what is printed on it: the reading is judged by it"};
+            return Error{
+                "nominal_ohm",
+                YF_WORDS("core", "not given for this driver"),
+                YF_WORDS("core", "enter what is printed on it: the reading is judged by it")};
         }
         YF_TRY(judged, bench::dcr(request));
         reading.outcome = bench::dcrOutcome(judged.kind);

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/evaluation/box_driver.h"
 
+#include "core/base/words.h"
 #include "core/box/read_back.h"
 #include "core/driver/fit.h"
 #include "core/evaluation/usable_band.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -115,10 +115,12 @@ bool takeMotion(const job::Job& job, const job::Driver& driver, BoxDriver& to) {
 Result<BoxDriver> boxDriver(const job::Job& job, const job::Driver& driver) {
     BoxDriver known;
     if (!takeMotion(job, driver, known)) {
-        return Error{"",
-                     driver.name +
-                         ": neither a data sheet nor a usable impedance take tells fs and Q.",
-                     ""};
+        return Error{
+            "",
+            say(YF_WORDS("core",
+                         "%1: neither a data sheet nor a usable impedance take tells fs and Q."),
+                driver.name),
+            ""};
     }
     const ConeArea area = coneArea(driver);
     known.driver.Sd = area.Sd;

@@ -19,7 +19,7 @@ struct BoxDriver {
     box::Driver driver;
     box::Doubt doubt;
     ParameterSource source{};
-    std::vector<std::string> guessed; ///< sentences: what is not known and was taken for usual
+    std::vector<Words> guessed; ///< sentences: what is not known and was taken for usual
 
     bool operator==(const BoxDriver&) const = default;
 };

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/evaluation/box_state.h"
 
+#include "core/base/words.h"
 #include "core/job/box_geometry.h"
 #include "core/network/circuit/ladder_edit.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <array>

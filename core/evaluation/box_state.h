@@ -40,10 +40,10 @@ struct ModeState {
 /// Everything the application says about one box.
 struct BoxResult {
     std::string driver;
-    std::string problem; ///< a sentence where nothing can be computed
+    Words problem; ///< a sentence where nothing can be computed
     BoxDriver known;
-    std::vector<std::string> assumed; ///< sentences: what of the box is taken for usual
-    box::Source source;               ///< with the network's series resistance
+    std::vector<Words> assumed; ///< sentences: what of the box is taken for usual
+    box::Source source;         ///< with the network's series resistance
     job::BoxVolumes volumes;
     box::Box box;
     std::optional<double> fb;

@@ -48,8 +48,8 @@ Result<curve::Range> crossingBand(const job::Job& job,
         find::meeting(loads, loads.drivers[*loads.find(lower)], loads.drivers[*loads.find(upper)]);
     if (!meeting) {
         return Error{"drivers",
-                     lower + " and " + upper + " do not meet",
-                     "no network mends that: one of them must be another"};
+                     say(YF_WORDS("core", "%1 and %2 do not meet"), lower, upper),
+                     YF_WORDS("core", "no network mends that: one of them must be another")};
     }
     return *meeting;
 }

@@ -155,7 +155,7 @@ std::optional<edit::Edit> levelWay(const job::Job& job,
         const Part shunt = network::withValue(standing->shunt, made->shunt.value);
         return edit::circuitEdit(
             cabinet.id,
-            "Change the pad of " + driver->name + " to " + words(now + quieter),
+            say(YF_WORDS("core", "Change the pad of %1 to %2"), driver->name, words(now + quieter)),
             [series, shunt](const network::Circuit& circuit) -> Result<network::Circuit> {
                 YF_TRY(half, network::withPart(circuit, series));
                 return network::withPart(half, shunt);
@@ -169,7 +169,7 @@ std::optional<edit::Edit> levelWay(const job::Job& job,
     const network::SlotPlace place{way, section->ladder.size(), true};
     return edit::circuitEdit(
         cabinet.id,
-        "Insert a pad of " + words(quieter) + " before " + driver->name,
+        say(YF_WORDS("core", "Insert a pad of %1 before %2"), words(quieter), driver->name),
         [place, made = *made](const network::Circuit& circuit) -> Result<network::Circuit> {
             YF_TRY(half, network::withSlot(circuit, place, made.series));
             return network::withSlot(half, {place.way, place.slot + 1, false}, made.shunt);

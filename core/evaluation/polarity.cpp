@@ -1,13 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/evaluation/polarity.h"
 
+#include "core/base/words.h"
 #include "core/edit/polarity.h"
 #include "core/evaluation/bench.h"
 #include "core/job/lookup.h"
 #include "core/network/circuit/circuit.h"
 #include "core/speaker/crossover.h"
 #include "core/text/number.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -105,10 +105,20 @@ void compareWithNetwork(const job::Job& job, PolarityRound& round) {
         round.faults.push_back(
             {d.cabinet,
              d.driver,
-             name + " moves " + word(d.onLugs) + " on its lugs and " + word(d.throughNetwork) +
-                 " through the network, which is drawn " +
-                 (d.drawn > 0 ? "without reversing it." : "with it reversed."),
-             "Swap the two leads at " + name + ", or draw the network as it is wired."});
+             d.drawn > 0 ? say(YF_WORDS("core",
+                                        "%1 moves %2 on its lugs and %3 through the network, which "
+                                        "is drawn without reversing it."),
+                               name,
+                               word(d.onLugs),
+                               word(d.throughNetwork))
+                         : say(YF_WORDS("core",
+                                        "%1 moves %2 on its lugs and %3 through the network, which "
+                                        "is drawn with it reversed."),
+                               name,
+                               word(d.onLugs),
+                               word(d.throughNetwork)),
+             say(YF_WORDS("core", "Swap the two leads at %1, or draw the network as it is wired."),
+                 name)});
     }
 }
 
@@ -129,21 +139,33 @@ void compareTwinTakes(const job::Job& job,
     const std::string here = job::findCabinet(job, d.cabinet)->name;
     const std::string there = job::findCabinet(job, other.cabinet)->name;
     if (tried) {
-        round.faults.push_back(
-            {d.cabinet,
-             d.driver,
-             "Of " + name + " in " + here + " and in " + there +
-                 (alike ? " the takes say that they are alike, the battery that they are not."
-                        : " the battery says that they are alike, the takes that they are not."),
-             YF_WORDS("core",
-                      "A reading was mistaken, or leads were swapped between the two: "
-                      "repeat the battery on both.")});
+        round.faults.push_back({d.cabinet,
+                                d.driver,
+                                alike
+                                    ? say(YF_WORDS("core",
+                                                   "Of %1 in %2 and in %3 the takes say that they "
+                                                   "are alike, the battery that they are not."),
+                                          name,
+                                          here,
+                                          there)
+                                    : say(YF_WORDS("core",
+                                                   "Of %1 in %2 and in %3 the battery says that "
+                                                   "they are alike, the takes that they are not."),
+                                          name,
+                                          here,
+                                          there),
+                                YF_WORDS("core",
+                                         "A reading was mistaken, or leads were swapped between "
+                                         "the two: repeat the battery on both.")});
         return;
     }
     round.faults.push_back(
         {d.cabinet,
          d.driver,
-         name + " in " + here + " and in " + there + " are opposite ways round, by their takes.",
+         say(YF_WORDS("core", "%1 in %2 and in %3 are opposite ways round, by their takes."),
+             name,
+             here,
+             there),
          YF_WORDS("core",
                   "Put the battery on the lugs of both: swap the leads of the one that moves "
                   "inwards.")});
@@ -172,11 +194,23 @@ void compareTwins(const job::Job& job, PolarityRound& round) {
         round.faults.push_back(
             {d.cabinet,
              d.driver,
-             name + " moves inwards in " + here + " and outwards in " + there +
-                 (lugs ? ", on their own lugs." : ", through their networks."),
-             lugs ? "Swap the two leads at " + name + " in " + here +
-                        "; its terminals are marked the other way, or its coil is wound so."
-                  : "Swap the two leads at " + name + " in " + here + "."});
+             lugs ? say(YF_WORDS("core",
+                                 "%1 moves inwards in %2 and outwards in %3, on their own lugs."),
+                        name,
+                        here,
+                        there)
+                  : say(YF_WORDS(
+                            "core",
+                            "%1 moves inwards in %2 and outwards in %3, through their networks."),
+                        name,
+                        here,
+                        there),
+             lugs ? say(YF_WORDS("core",
+                                 "Swap the two leads at %1 in %2; its terminals are marked the "
+                                 "other way, or its coil is wound so."),
+                        name,
+                        here)
+                  : say(YF_WORDS("core", "Swap the two leads at %1 in %2."), name, here)});
     }
 }
 
@@ -190,36 +224,52 @@ void comparePairTakes(const job::Cabinet& left,
         return;
     }
     const speaker::RelativePolarity& takes = *pair.byTakes.found;
-    const std::string both = left.name + " and " + right.name;
+
     const bool alike = takes.sign > 0;
     if (byBattery && *byBattery != alike) {
-        round.faults.push_back(
-            {left.id,
-             "",
-             "Of " + both +
-                 (alike ? " the takes say that they are alike, the battery that they are not."
-                        : " the battery says that they are alike, the takes that they are not."),
-             YF_WORDS("core",
-                      "A reading was mistaken, or a cable was turned over between the two: repeat "
-                      "both.")});
+        round.faults.push_back({left.id,
+                                "",
+                                alike ? say(YF_WORDS("core",
+                                                     "Of %1 and %2 the takes say that they are "
+                                                     "alike, the battery that they are not."),
+                                            left.name,
+                                            right.name)
+                                      : say(YF_WORDS("core",
+                                                     "Of %1 and %2 the battery says that they are "
+                                                     "alike, the takes that they are not."),
+                                            left.name,
+                                            right.name),
+                                YF_WORDS("core",
+                                         "A reading was mistaken, or a cable was turned over "
+                                         "between the two: repeat both.")});
     } else if (!alike && !byBattery) {
         round.faults.push_back(
             {left.id,
              "",
-             both + " are opposite ways round as a whole, by their takes.",
+             say(YF_WORDS("core", "%1 and %2 are opposite ways round as a whole, by their takes."),
+                 left.name,
+                 right.name),
              YF_WORDS("core",
                       "Put the battery on the terminals of both: swap the leads of the one whose "
                       "woofer moves inwards. If both move outwards, the cable is turned over.")});
     }
     if (takes.runs.size() > 1) {
-        const double from = takes.runs[1].from;
+        const std::string from = text::printEngineering(takes.runs[1].from, "Hz", 2);
         round.faults.push_back(
             {left.id,
              "",
-             both + (alike ? " are alike below " : " are opposite below ") +
-                 text::printEngineering(from, "Hz", 2) +
-                 (alike ? " and opposite ways round above it, by their takes."
-                        : " and alike above it, by their takes."),
+             alike ? say(YF_WORDS("core",
+                                  "%1 and %2 are alike below %3 and opposite ways round above it, "
+                                  "by their takes."),
+                         left.name,
+                         right.name,
+                         from)
+                   : say(YF_WORDS(
+                             "core",
+                             "%1 and %2 are opposite below %3 and alike above it, by their takes."),
+                         left.name,
+                         right.name,
+                         from),
              YF_WORDS("core",
                       "One driver of one of them is the wrong way round, or their networks differ: "
                       "Align says which, where it has the sum.")});
@@ -237,10 +287,16 @@ void compareStacks(const job::Job& job, PolarityRound& round) {
         round.faults.push_back(
             {stack.upper,
              "",
-             lower + " and " + upper + " work against each other about " +
-                 text::printEngineering(*stack.fx, "Hz", 2) + ": one of them reversed adds " +
-                 text::printFixed(*stack.flipGain, 1) + std::string(text::thinSpace) + "dB there.",
-             "Swap the two leads of " + upper + ", and of its twin if that side says the same."});
+             say(YF_WORDS("core",
+                          "%1 and %2 work against each other about %3: one of them reversed adds "
+                          "%4 dB there."),
+                 lower,
+                 upper,
+                 text::printEngineering(*stack.fx, "Hz", 2),
+                 text::printFixed(*stack.flipGain, 1)),
+             say(YF_WORDS("core",
+                          "Swap the two leads of %1, and of its twin if that side says the same."),
+                 upper)});
     }
     for (std::size_t i = 0; i + 1 < round.stacks.size(); i += 2) {
         int sign = 1;
@@ -285,40 +341,47 @@ void comparePairs(const job::Job& job, PolarityRound& round) {
             round.faults.push_back(
                 {odd.id,
                  "",
-                 "The pair " + left.name + " and " + right.name +
-                     " has fuller bass with one side reversed.",
-                 !known ? "Swap the two leads at the terminals of " + odd.name +
-                              ", then try the battery there."
+                 say(YF_WORDS("core", "The pair %1 and %2 has fuller bass with one side reversed."),
+                     left.name,
+                     right.name),
+                 !known  ? say(YF_WORDS("core",
+                                       "Swap the two leads at the terminals of %1, then try the "
+                                        "battery there."),
+                              odd.name)
                  : agree ? std::string(YF_WORDS("core",
                                                 "Both cabinets move the same way: swap the cable's "
                                                 "two leads at one side of the amplifier."))
-                         : "Swap the two leads inside " + odd.name +
-                               ", at its terminals or its woofer."});
+                         : say(YF_WORDS(
+                                   "core",
+                                   "Swap the two leads inside %1, at its terminals or its woofer."),
+                               odd.name)});
         } else if (known && l != r) {
             const job::Cabinet& odd = l == edit::Direction::in ? left : right;
             round.faults.push_back(
                 {odd.id,
                  "",
-                 "The battery moves " + left.name + " " + word(l) + " and " + right.name + " " +
-                     word(r) + ".",
+                 say(YF_WORDS("core", "The battery moves %1 %2 and %3 %4."),
+                     left.name,
+                     word(l),
+                     right.name,
+                     word(r)),
                  pair.bass == edit::Bass::fullerAsItIs
-                     ? std::string(YF_WORDS("core",
-                                            "The bass says that they are alike: one of the two "
-                                            "was read wrongly, or the cable turns one side over. "
-                                            "Repeat both."))
-                     : "Swap the two leads at the terminals of " + odd.name + "."});
+                     ? std::string(
+                           YF_WORDS("core",
+                                    "The bass says that they are alike: one of the two was read "
+                                    "wrongly, or the cable turns one side over. Repeat both."))
+                     : say(YF_WORDS("core", "Swap the two leads at the terminals of %1."),
+                           odd.name)});
         }
     }
     if (round.sides == edit::Bass::fullerReversed) {
         round.faults.push_back(
             {"",
              "",
+             YF_WORDS("core", "The two sides have fuller bass with one of them reversed."),
              YF_WORDS("core",
-                      "The two sides have fuller bass with one of them "
-                      "reversed."),
-             YF_WORDS("core",
-                      "Where the pairs of each side agree, swap the cable of one "
-                      "whole side at the amplifier.")});
+                      "Where the pairs of each side agree, swap the cable of one whole side at the "
+                      "amplifier.")});
     }
 }
 

@@ -38,8 +38,8 @@ struct PairPolarity {
 struct PolarityFault {
     std::string cabinet;
     std::string driver; ///< empty: about cabinets
-    std::string says;
-    std::string remedy;
+    Words says;
+    Words remedy;
 
     bool operator==(const PolarityFault&) const = default;
 };

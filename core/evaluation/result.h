@@ -23,8 +23,8 @@ struct AssembledCabinet {
     std::shared_ptr<const network::Loads> taken; ///< the same before any wood was moved
     network::LoadsOn impedances;                 ///< the same loads on any axis, without responses
     std::shared_ptr<const network::PreparedLoads>
-        audible;                      ///< those, 20 Hz to 20 kHz as far as the data reach
-    std::vector<std::string> missing; ///< sentences: what is not there yet and what it costs
+        audible;                ///< those, 20 Hz to 20 kHz as far as the data reach
+    std::vector<Words> missing; ///< sentences: what is not there yet and what it costs
     bool hasImpedances{};
     bool hasResponses{};
     /// The audible loads with one driver taken off, by its id.
@@ -93,7 +93,7 @@ struct CabinetResult {
     std::size_t parts{};
     std::size_t pricedParts{};
     double price{};
-    std::vector<std::string> missing;
+    std::vector<Words> missing;
     std::vector<BoxResult> boxes; ///< in the order of the cabinet's
 
     [[nodiscard]] const BoxResult* box(const std::string& driver) const;

@@ -1,10 +1,10 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/evaluation/take_polarity.h"
 
+#include "core/base/words.h"
 #include "core/curve/interpolate.h"
 #include "core/job/lookup.h"
 #include "core/speaker/crossover.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>

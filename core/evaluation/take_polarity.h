@@ -10,7 +10,7 @@ namespace yf::evaluation {
 /// Two that should sound alike, by a take of each.
 struct AlikeByTakes {
     std::optional<speaker::RelativePolarity> found;
-    std::string missing; ///< what takes it needs; empty where `found` is there
+    Words missing; ///< what takes it needs; empty where `found` is there
 };
 
 /// Twin drivers, by the responses in use.
@@ -28,7 +28,7 @@ struct StackByTakes {
     std::string upper;
     std::optional<double> fx;       ///< Hz, where they hand over
     std::optional<double> flipGain; ///< dB that reversing one brings to the octave about it
-    std::string missing;            ///< what it needs; empty where the two are there
+    Words missing;                  ///< what it needs; empty where the two are there
 };
 
 [[nodiscard]] StackByTakes

@@ -28,8 +28,8 @@ std::optional<Error> checkWays(const FindRequest& r) {
     constexpr std::size_t most = 6;
     if (r.ways.size() < 2 || r.ways.size() > most) {
         return Error{"ways",
-                     std::to_string(r.ways.size()) + " given",
-                     "must be 2 to " + std::to_string(most)};
+                     say(YF_WORDS("core", "%1 given"), std::to_string(r.ways.size())),
+                     say(YF_WORDS("core", "must be 2 to %1"), std::to_string(most))};
     }
     std::vector<std::string> names;
     for (const network::NamedDriver& driver : r.drivers.drivers) {
@@ -39,13 +39,16 @@ std::optional<Error> checkWays(const FindRequest& r) {
         const std::string at = text::join("ways", q);
         if (std::ranges::find(names, r.ways[q]) == names.end()) {
             return Error{at,
-                         "'" + r.ways[q] + "' is unknown",
+                         say(YF_WORDS("core", "'%1' is unknown"), r.ways[q]),
                          names.empty() ? "drivers is empty"
-                                       : "the nearest is " + text::nearest(r.ways[q], names)};
+                                       : say(YF_WORDS("core", "the nearest is %1"),
+                                             text::nearest(r.ways[q], names))};
         }
         if (std::find(r.ways.begin(), r.ways.begin() + static_cast<std::ptrdiff_t>(q), r.ways[q]) !=
             r.ways.begin() + static_cast<std::ptrdiff_t>(q)) {
-            return Error{at, "'" + r.ways[q] + "' stands twice", "each way has its own driver"};
+            return Error{at,
+                         say(YF_WORDS("core", "'%1' stands twice"), r.ways[q]),
+                         "each way has its own driver"};
         }
     }
     return std::nullopt;
@@ -57,16 +60,16 @@ std::optional<Error> checkBands(const FindRequest& r) {
     }
     if (r.fxBands->list.size() != r.ways.size() - 1) {
         return Error{"fx_bands_hz",
-                     std::to_string(r.fxBands->list.size()) + " given",
-                     "must be one for each pair of neighbours, " +
-                         std::to_string(r.ways.size() - 1)};
+                     say(YF_WORDS("core", "%1 given"), std::to_string(r.fxBands->list.size())),
+                     say(YF_WORDS("core", "must be one for each pair of neighbours, %1"),
+                         std::to_string(r.ways.size() - 1))};
     }
     for (std::size_t i = 0; i < r.fxBands->list.size(); ++i) {
         const curve::Range& band = r.fxBands->list[i];
         if (band.from >= band.to) {
             return Error{text::join("fx_bands_hz", i) + "[1]",
-                         text::printNumber(band.to) + " given",
-                         "must be above " + text::printNumber(band.from)};
+                         say(YF_WORDS("core", "%1 given"), text::printNumber(band.to)),
+                         say(YF_WORDS("core", "must be above %1"), text::printNumber(band.from))};
         }
     }
     return std::nullopt;
@@ -105,10 +108,12 @@ Result<Bands> Bands::read(const text::Value& value, const std::string& path) {
         const auto* pair = (*list)[i].list();
         const std::string at = text::join(path, i);
         if (pair == nullptr || pair->size() != 2) {
-            return Error{at,
-                         pair == nullptr ? std::string(text::kindOf((*list)[i])) + " given"
-                                         : std::to_string(pair->size()) + " entries given",
-                         "must be [low, high] in Hz"};
+            return Error{
+                at,
+                pair == nullptr
+                    ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf((*list)[i])))
+                    : say(YF_WORDS("core", "%1 entries given"), std::to_string(pair->size())),
+                "must be [low, high] in Hz"};
         }
         const auto& f = quantity::frequency;
         YF_TRY(low, text::readNumber(pair->front(), f, text::join(at, 0)));
@@ -139,7 +144,7 @@ std::optional<Error> check(const FindRequest& r) {
     for (std::size_t i = 0; r.orders && i < r.orders->size(); ++i) {
         if (std::floor((*r.orders)[i]) != (*r.orders)[i]) {
             return Error{text::join("orders", i),
-                         text::printNumber((*r.orders)[i]) + " given",
+                         say(YF_WORDS("core", "%1 given"), text::printNumber((*r.orders)[i])),
                          "must be a whole number, 1 to 4"};
         }
     }
@@ -149,8 +154,9 @@ std::optional<Error> check(const FindRequest& r) {
     for (std::size_t i = 0; r.extras && i < r.extras->size(); ++i) {
         if (std::ranges::find(extraNames, (*r.extras)[i]) == extraNames.end()) {
             return Error{text::join("extras", i),
-                         "'" + (*r.extras)[i] + "' is unknown",
-                         "the nearest is " + text::nearest((*r.extras)[i], extraNames)};
+                         say(YF_WORDS("core", "'%1' is unknown"), (*r.extras)[i]),
+                         say(YF_WORDS("core", "the nearest is %1"),
+                             text::nearest((*r.extras)[i], extraNames))};
         }
     }
     return std::nullopt;
@@ -220,10 +226,12 @@ Result<Plan> planOf(const FindRequest& r) {
         if (!band) {
             const network::Load& above = loads.drivers[*loads.find(r.ways[q + 1])];
             const bool known = above.fs > 0.0 || above.still;
-            return Error{"fx_bands_hz",
-                         known ? r.ways[q] + " and " + r.ways[q + 1] + " do not meet"
-                               : "missing, and the resonance of " + r.ways[q + 1] + " is not known",
-                         "give the band in which they are to cross"};
+            return Error{
+                "fx_bands_hz",
+                known ? say(YF_WORDS("core", "%1 and %2 do not meet"), r.ways[q], r.ways[q + 1])
+                      : say(YF_WORDS("core", "missing, and the resonance of %1 is not known"),
+                            r.ways[q + 1]),
+                "give the band in which they are to cross"};
         }
         plan.crossings.push_back(*band);
     }

@@ -70,13 +70,17 @@ Result<Fact> readFact(const FactUse& use, const Value& value, const std::string&
         if (const bool* flag = value.flag()) {
             return Fact{*flag};
         }
-        return Error{path, std::string(text::kindOf(value)) + " given", "must be true or false"};
+        return Error{path,
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
+                     "must be true or false"};
     }
     const double* number = value.number();
     if (number == nullptr) {
-        return Error{path, std::string(text::kindOf(value)) + " given", "must be a number"};
+        return Error{path,
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
+                     "must be a number"};
     }
-    const std::string given = text::printNumber(*number) + " given";
+    const Words given = say(YF_WORDS("core", "%1 given"), text::printNumber(*number));
     if (!std::isfinite(*number)) {
         return Error{path, given, "must be finite"};
     }
@@ -95,7 +99,9 @@ Done readGroup(const std::string& group,
                Facts& facts) {
     const auto* members = value.object();
     if (members == nullptr) {
-        return Error{path, std::string(text::kindOf(value)) + " given", "must be an object"};
+        return Error{path,
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
+                     "must be an object"};
     }
     for (const text::Member& member : *members) {
         const auto use = std::ranges::find_if(factUses(), [&](const FactUse& u) {
@@ -105,7 +111,8 @@ Done readGroup(const std::string& group,
         if (use == factUses().end()) {
             return Error{inner,
                          "unknown key",
-                         "the nearest known key is " + text::nearest(member.key, knownKeys(group))};
+                         say(YF_WORDS("core", "the nearest known key is %1"),
+                             text::nearest(member.key, knownKeys(group)))};
         }
         YF_TRY(fact, readFact(*use, member.value, inner));
         facts.put({use->kind, fact});
@@ -189,7 +196,7 @@ Result<FindingsRequest> FindingsRequest::read(const Value& value, const std::str
     const auto* object = value.object();
     if (object == nullptr) {
         return Error{path.empty() ? "input" : path,
-                     std::string(text::kindOf(value)) + " given",
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
                      "must be an object"};
     }
     for (const text::Member& member : *object) {
@@ -203,7 +210,9 @@ Result<FindingsRequest> FindingsRequest::read(const Value& value, const std::str
         return Error{inner, "missing", "must be given: {group: {key: value}}"};
     }
     if (given->object() == nullptr) {
-        return Error{inner, std::string(text::kindOf(*given)) + " given", "must be an object"};
+        return Error{inner,
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(*given))),
+                     "must be an object"};
     }
     FindingsRequest request;
     const auto groups = knownGroups();
@@ -211,7 +220,8 @@ Result<FindingsRequest> FindingsRequest::read(const Value& value, const std::str
         if (std::ranges::find(groups, group.key) == groups.end()) {
             return Error{text::join(inner, group.key),
                          "unknown key",
-                         "the nearest known key is " + text::nearest(group.key, groups)};
+                         say(YF_WORDS("core", "the nearest known key is %1"),
+                             text::nearest(group.key, groups))};
         }
         YF_TRY(read,
                readGroup(group.key, group.value, text::join(inner, group.key), request.facts));

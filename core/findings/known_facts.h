@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "core/base/words.h"
 #include "core/findings/fact.h"
 
 /// Every fact that a rule may name: `fact::bench::Re_ohm` is "bench.Re_ohm" of `speaker findings`.
@@ -10,7 +11,7 @@ namespace yf::findings::fact {
 /// How figures are written.
 namespace unit {
 inline constexpr FigureUnit none{};
-inline constexpr FigureUnit octaves{"octaves", FigureUnit::Style::twoDigits};
+inline constexpr FigureUnit octaves{YF_WORDS("core", "octaves"), FigureUnit::Style::twoDigits};
 inline constexpr FigureUnit shareLessOne{"%", FigureUnit::Style::share};
 inline constexpr FigureUnit metresPerSecond{"m/s", FigureUnit::Style::plain};
 inline constexpr FigureUnit metresPerNewton{"m/N", FigureUnit::Style::engineering};

@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/findings/rules.h"
 
+#include "core/base/words.h"
 #include "core/findings/known_facts.h"
 #include "core/speaker/lobes.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 

@@ -16,23 +16,25 @@ namespace yf::findings {
 namespace {
 
 /// A figure as its unit is written.
-std::string sizeText(const FigureUnit& unit, double value) {
+Words sizeText(const FigureUnit& unit, double value) {
     if (!std::isfinite(value)) {
-        return "beyond all bounds";
+        return YF_WORDS("core", "beyond all bounds");
     }
-    const std::string space(unit.name == "°" ? std::string_view{} : text::thinSpace);
-    const std::string name = unit.name.empty() ? std::string{} : space + std::string(unit.name);
+    const auto withUnit = [&](std::string figure) {
+        return Words::row({std::move(figure), unit.name},
+                          unit.name == "°" ? std::string_view{} : text::thinSpace);
+    };
     switch (unit.style) {
     case FigureUnit::Style::share:
-        return text::printSignificant(100.0 * value, 2) + name;
+        return withUnit(text::printSignificant(100.0 * value, 2));
     case FigureUnit::Style::twoDigits:
-        return text::printSignificant(value, 2) + name;
+        return withUnit(text::printSignificant(value, 2));
     case FigureUnit::Style::engineering:
         return text::printEngineering(value, unit.name);
     case FigureUnit::Style::plain:
         break;
     }
-    return text::printSignificant(value, 3) + name;
+    return withUnit(text::printSignificant(value, 3));
 }
 
 std::string driverName(const job::Job& job, const std::string& id) {
@@ -133,12 +135,14 @@ levelThem(const job::Job& job, const evaluation::Evaluation& evaluation, const F
 
 } // namespace
 
-std::string figureText(const Finding& finding) {
+Words figureText(const Finding& finding) {
     if (!finding.figure || !finding.threshold) {
         return {};
     }
     const FigureUnit& unit = rules()[finding.rule].unit;
-    return sizeText(unit, *finding.figure) + ", limit " + sizeText(unit, *finding.threshold);
+    return say(YF_WORDS("core", "%1, limit %2"),
+               sizeText(unit, *finding.figure),
+               sizeText(unit, *finding.threshold));
 }
 
 std::string factText(const Facts::Entry& fact) {
@@ -147,46 +151,51 @@ std::string factText(const Facts::Entry& fact) {
         return name + (*flag ? ": yes" : ": no");
     }
     return name + " " +
-           sizeText(static_cast<const Figure*>(fact.kind)->unit, std::get<double>(fact.value));
+           sizeText(static_cast<const Figure*>(fact.kind)->unit, std::get<double>(fact.value))
+               .english();
 }
 
 namespace {
 
 /// "breaker of Teasel 26", "level control tweeter level"; of the network just its name, C3.
-std::string partName(const job::Job& job, const job::Cabinet* cabinet, const std::string& part) {
+Words partName(const job::Job& job, const job::Cabinet* cabinet, const std::string& part) {
     if (cabinet == nullptr) {
         return part;
     }
     const auto protector = std::ranges::find(cabinet->protectors, part, &job::Protector::id);
     if (protector != cabinet->protectors.end()) {
         const std::string driver = driverName(job, protector->driver);
-        return job::protectorName(protector->kind) + (driver.empty() ? "" : " of " + driver);
+        const Words name = job::protectorName(protector->kind);
+        return driver.empty() ? name : say(YF_WORDS("core", "%1 of %2"), name, driver);
     }
     const auto old = std::ranges::find(cabinet->oldParts, part, &job::OldPart::id);
     if (old != cabinet->oldParts.end()) {
-        return old->name.empty() ? job::oldPartName(old->kind) : old->name;
+        return old->name.empty() ? Words(job::oldPartName(old->kind)) : Words(old->name);
     }
     return part;
 }
 
 } // namespace
 
-std::string subjectText(const job::Job& job, const Subject& subject) {
+Words subjectText(const job::Job& job, const Subject& subject) {
     const job::Cabinet* cabinet = job::findCabinet(job, subject.cabinet);
-    std::string text = cabinet == nullptr ? std::string{} : cabinet->name;
+    const std::string text = cabinet == nullptr ? std::string{} : cabinet->name;
     if (const job::Cabinet* other = job::findCabinet(job, subject.other)) {
-        return text + " and " + other->name;
+        return say(YF_WORDS("core", "%1 and %2"), text, other->name);
     }
-    const std::string separator = text.empty() ? "" : " · ";
     if (!subject.part.empty()) {
-        return text + separator + partName(job, cabinet, subject.part);
+        return Words::row({text, partName(job, cabinet, subject.part)}, " · ");
     }
     const std::string name = driverName(job, subject.driver);
     if (name.empty()) {
         return text;
     }
     const std::string other = driverName(job, subject.other);
-    return text + separator + name + (other.empty() || other == name ? "" : " and " + other);
+    return Words::row({text,
+                       other.empty() || other == name
+                           ? Words(name)
+                           : say(YF_WORDS("core", "%1 and %2"), name, other)},
+                      " · ");
 }
 
 std::optional<edit::Edit>

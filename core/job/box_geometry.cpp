@@ -59,7 +59,9 @@ double absorptionOf(Fill fill) {
 
 Result<box::Shell> shellOf(const Cabinet& cabinet, const Enclosure& e) {
     if (!cabinet.depth) {
-        return Error{"depth", "not known", "the cabinet's depth must be given"};
+        return Error{"depth",
+                     YF_WORDS("core", "not known"),
+                     YF_WORDS("core", "the cabinet's depth must be given")};
     }
     box::Shell shell{.shape = e.shape,
                      .height = cabinet.height,
@@ -112,8 +114,8 @@ Result<BoxVolumes> volumesOf(double driverDiameter, const Cabinet& cabinet, cons
     constexpr double least = 1e-5; // m³
     if (!(v.net > least)) {
         return Error{"volume",
-                     "driver, port, braces and network take all of the inside",
-                     "must leave something"};
+                     YF_WORDS("core", "driver, port, braces and network take all of the inside"),
+                     YF_WORDS("core", "must leave something")};
     }
     return v;
 }
@@ -256,17 +258,19 @@ lengthFor(const Job& job, const Cabinet& cabinet, const Enclosure& enclosure, do
             conductance -= p.port.totalArea() / box::effectiveLength(p.port, p.length);
         }
         if (!(conductance > 0.0)) {
-            return Error{"fb", "the other ports alone tune higher", ""};
+            return Error{"fb", YF_WORDS("core", "the other ports alone tune higher"), ""};
         }
         port.length = box::overallLength(port.port, port.port.totalArea() / conductance);
         const double least = port.port.flareInner + port.port.flareOuter;
         if (port.length < least) {
             const double limit = air.c / (2.0 * std::numbers::pi) *
                                  std::sqrt(port.port.totalArea() / box::endLength(port.port) / V);
-            return Error{"fb",
-                         text::printEngineering(fb, "Hz") + " given",
-                         "must be below " + text::printEngineering(limit, "Hz") +
-                             ", what this opening gives with no tube at all"};
+            return Error{
+                "fb",
+                say(YF_WORDS("core", "%1 given"), text::printEngineering(fb, "Hz")),
+                say(YF_WORDS("core",
+                             "must be below %1, what this opening gives with no tube at all"),
+                    text::printEngineering(limit, "Hz"))};
         }
         constexpr double longest = 10.0;
         port.length = std::min(port.length, longest);

@@ -9,7 +9,7 @@ namespace yf::job {
 
 /// One state of a job and the name of the change that led to it.
 struct Step {
-    std::string name;
+    Words name;
     std::string mergeKey;
     Job job;
 
@@ -43,12 +43,10 @@ public:
     [[nodiscard]] bool canRedo() const { return position_ + 1 < steps_.size(); }
 
     /// Name of the change that undo would take back; empty if there is none.
-    [[nodiscard]] std::string undoName() const {
-        return canUndo() ? steps_[position_].name : std::string{};
-    }
+    [[nodiscard]] Words undoName() const { return canUndo() ? steps_[position_].name : Words{}; }
 
-    [[nodiscard]] std::string redoName() const {
-        return canRedo() ? steps_[position_ + 1].name : std::string{};
+    [[nodiscard]] Words redoName() const {
+        return canRedo() ? steps_[position_ + 1].name : Words{};
     }
 
     void undo();

@@ -24,7 +24,7 @@ std::optional<Error> idsOnce(const std::vector<T>& list, const std::string& path
     for (std::size_t i = 0; i < list.size(); ++i) {
         if (findById(list, list[i].id) != &list[i]) {
             return Error{text::join(text::join(path, i), "id"),
-                         "'" + list[i].id + "' given twice",
+                         say(YF_WORDS("core", "'%1' given twice"), list[i].id),
                          "must be unique"};
         }
     }
@@ -55,11 +55,15 @@ bool Take::operator==(const Take& other) const {
 std::optional<Error> check(const HouseScale& scale) {
     const bool logarithmic = scale.kind != ScaleKind::impulse;
     if (!(scale.from < scale.to) || (logarithmic && !(scale.from > 0.0))) {
-        return Error{"from", text::printNumber(scale.from) + " given", "must be above 0, below to"};
+        return Error{"from",
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(scale.from)),
+                     "must be above 0, below to"};
     }
     const bool logarithmicUp = scale.kind == ScaleKind::impedance;
     if (!(scale.low < scale.high) || (logarithmicUp && !(scale.low > 0.0))) {
-        return Error{"low", text::printNumber(scale.low) + " given", "must be below high"};
+        return Error{"low",
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(scale.low)),
+                     "must be below high"};
     }
     return std::nullopt;
 }
@@ -69,8 +73,8 @@ std::optional<Error> check(const Target& target) {
         return std::nullopt;
     }
     return Error{"to_hz",
-                 text::printNumber(target.to) + " given",
-                 "must be above from_hz " + text::printNumber(target.from)};
+                 say(YF_WORDS("core", "%1 given"), text::printNumber(target.to)),
+                 say(YF_WORDS("core", "must be above from_hz %1"), text::printNumber(target.from))};
 }
 
 std::optional<Error> check(const Job& job) {
@@ -87,7 +91,9 @@ std::optional<Error> check(const Job& job) {
         for (const std::string& take :
              {job.drivers[i].responseTake, job.drivers[i].impedanceTake}) {
             if (!take.empty() && findTake(job, take) == nullptr) {
-                return Error{text::join("drivers", i), "take '" + take + "' does not exist", ""};
+                return Error{text::join("drivers", i),
+                             say(YF_WORDS("core", "take '%1' does not exist"), take),
+                             ""};
             }
         }
     }
@@ -96,21 +102,21 @@ std::optional<Error> check(const Job& job) {
         for (const Mount& mount : cabinet.mounts) {
             if (findDriver(job, mount.driver) == nullptr) {
                 return Error{text::join("cabinets", i) + ".mounts",
-                             "driver '" + mount.driver + "' does not exist",
+                             say(YF_WORDS("core", "driver '%1' does not exist"), mount.driver),
                              ""};
             }
         }
         for (const Enclosure& e : cabinet.boxes) {
             if (findDriver(job, e.driver) == nullptr) {
                 return Error{text::join("cabinets", i) + ".boxes",
-                             "driver '" + e.driver + "' does not exist",
+                             say(YF_WORDS("core", "driver '%1' does not exist"), e.driver),
                              ""};
             }
         }
         for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
             if (findDriver(job, end.driver) == nullptr) {
                 return Error{text::join("cabinets", i) + ".network",
-                             "driver '" + end.driver + "' does not exist",
+                             say(YF_WORDS("core", "driver '%1' does not exist"), end.driver),
                              ""};
             }
         }

@@ -43,9 +43,9 @@ enum class TakeKind { response, impedance };
 struct Take {
     std::string id;
     TakeKind kind{};
-    std::string name;       ///< of the file or the recording
-    std::string understood; ///< what the importer made of it, for people
-    std::string date;       ///< ISO 8601 day, empty where unknown
+    std::string name; ///< of the file or the recording
+    Words understood; ///< what the importer made of it, for people
+    std::string date; ///< ISO 8601 day, empty where unknown
     std::string note;
     std::string curveKey;
     double distance{1.0}; ///< m
@@ -62,12 +62,13 @@ struct Take {
         field(self.id, q::Word{"id", "name inside the job"});
         field(self.kind, q::Choice<2>{"kind", {"response", "impedance"}, "what was measured"});
         field(self.name, q::Word{"name", "file or recording", ""});
-        field(self.understood, q::Word{"understood", "what the importer made of it", ""});
+        field(self.understood, q::Told{"understood", "what the importer made of it"});
         field(self.date, q::Word{"date", "day of the measurement", ""});
         field(self.note, q::Word{"note", "remark", ""});
         field(self.curveKey, q::Word{"curve", "digest of the curve"});
         field(self.distance, q::distance.orElse(1.0));
-        field(self.drive, q::voltage.as("drive_v", "drive, rms").orElse(q::referenceVoltage));
+        field(self.drive,
+              q::voltage.as("drive_v", YF_WORDS("core", "drive, rms")).orElse(q::referenceVoltage));
         field(self.gate, q::gate);
         field(self.smoothing, q::smoothing.orElse(0));
         field(self.recorded, q::Group{"recorded", "how it was made here", true});

@@ -9,7 +9,7 @@ namespace yf::job {
 
 namespace {
 
-LogEntry& log(Record& record, LogEntry::Kind kind, const std::string& at, std::string text) {
+LogEntry& log(Record& record, LogEntry::Kind kind, const std::string& at, Words text) {
     record.log.push_back({kind, at, std::move(text)});
     return record.log.back();
 }
@@ -32,7 +32,7 @@ const Snapshot* Record::findSnapshot(const std::string& name) const {
 
 Change push(Record& record, Step next, const std::string& at) {
     const Moved moved = record.history.push(std::move(next));
-    const std::string& name = record.history.step().name;
+    const Words& name = record.history.step().name;
     const bool again = moved == Moved::merged && !record.log.empty() &&
                        record.log.back().kind == LogEntry::Kind::changed;
     if (again) {
@@ -49,7 +49,7 @@ std::optional<Change> undo(Record& record, const std::string& at) {
     if (!record.history.canUndo()) {
         return std::nullopt;
     }
-    const std::string name = record.history.undoName();
+    const Words name = record.history.undoName();
     record.history.undo();
     return stepped(record, Moved::back, log(record, LogEntry::Kind::undone, at, name));
 }
@@ -69,10 +69,14 @@ namespace {
 Result<Change>
 named(Record& record, const std::string& name, const Job& job, const std::string& at) {
     if (name.empty()) {
-        return Error{"name", "nothing is written", "must have at least one letter"};
+        return Error{"name",
+                     YF_WORDS("core", "nothing is written"),
+                     YF_WORDS("core", "must have at least one letter")};
     }
     if (record.findSnapshot(name) != nullptr) {
-        return Error{"name", "'" + name + "' stands already", "choose another name"};
+        return Error{"name",
+                     say(YF_WORDS("core", "'%1' stands already"), name),
+                     YF_WORDS("core", "choose another name")};
     }
     record.snapshots.push_back({name, at, job});
     return Change{.taken = record.snapshots.back(),
@@ -98,18 +102,25 @@ Result<Change> dropSnapshot(Record& record, const std::string& name, const std::
         std::vector<std::string> names;
         std::ranges::transform(record.snapshots, std::back_inserter(names), &Snapshot::name);
         return Error{"name",
-                     "there is no snapshot '" + name + "'",
-                     names.empty() ? "" : "the nearest one is " + text::nearest(name, names)};
+                     say(YF_WORDS("core", "there is no snapshot '%1'"), name),
+                     names.empty() ? ""
+                                   : say(YF_WORDS("core", "the nearest one is %1"),
+                                         text::nearest(name, names))};
     }
     record.snapshots.erase(found);
     record.history.endGesture();
     return Change{.dropped = name,
-                  .log = log(record, LogEntry::Kind::snapshot, at, "Forget the snapshot " + name)};
+                  .log = log(record,
+                             LogEntry::Kind::snapshot,
+                             at,
+                             say(YF_WORDS("core", "Forget the snapshot %1"), name))};
 }
 
 Result<Change> addNote(Record& record, const std::string& text, const std::string& at) {
     if (text.empty()) {
-        return Error{"note", "nothing is written", "must have at least one letter"};
+        return Error{"note",
+                     YF_WORDS("core", "nothing is written"),
+                     YF_WORDS("core", "must have at least one letter")};
     }
     // What is done next is another thing than what the note is about.
     record.history.endGesture();

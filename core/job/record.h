@@ -12,7 +12,7 @@ struct LogEntry {
     enum class Kind { changed, undone, redone, note, snapshot };
     Kind kind{};
     std::string at; ///< local time, "2026-03-14T10:32:05"
-    std::string text;
+    Words text;
 
     bool operator==(const LogEntry&) const = default;
 };

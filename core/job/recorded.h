@@ -36,7 +36,7 @@ struct Recorded {
     std::optional<double> temperature; ///< °C
     double gateLeft{1e-3};
     std::optional<double> gateRight; ///< s; absent: as proposed
-    std::string calibration;         ///< what was taken off, in words
+    Words calibration;               ///< what was taken off, in words
     std::string microphoneTable;     ///< content of the microphone's table; empty: none
     std::string cardTable;           ///< the same of the sound card; see measure::CardTable
     std::string jigTable;            ///< open, short and load of the jig; see driver::JigTable
@@ -69,7 +69,7 @@ struct Recorded {
               q::Quantity{"", "gate_left_s", 1.0, "s", 0.0, 1.0, "kept before the arrival"}.orElse(
                   1e-3));
         field(self.gateRight, q::gate.as("gate_right_s", "kept after it"));
-        field(self.calibration, q::Word{"calibration", "what was taken off", ""});
+        field(self.calibration, q::Told{"calibration", "what was taken off"});
         field(self.microphoneTable, q::Word{"microphone_table", "its content", ""});
         field(self.cardTable, q::Word{"card_table", "of the sound card, its content", ""});
         field(self.jigTable, q::Word{"jig_table", "open, short and load, its content", ""});

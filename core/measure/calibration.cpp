@@ -35,7 +35,9 @@ Result<MicrophoneTable> readMicrophone(const std::string& text, const std::strin
     auto table = importTable({.text = text, .quantity = QuantityChoice::level});
     if (!table) {
         Error error = table.error();
-        error.given = error.subject == "text" ? error.given : error.subject + ": " + error.given;
+        error.given = error.subject == "text"
+                          ? error.given
+                          : say(YF_WORDS("core", "%1: %2"), error.subject, error.given);
         error.subject = key;
         return error;
     }
@@ -56,8 +58,9 @@ Result<CalibratorFound> calibrate(const std::vector<double>& recording, double r
     constexpr double shortest = 0.5; // s
     const double length = static_cast<double>(recording.size()) / rate;
     if (length < shortest) {
-        return Error{
-            "calibrator", text::printFixed(length, 2) + " s recorded", "must be 0.5 s or more"};
+        return Error{YF_WORDS("core", "calibrator"),
+                     say(YF_WORDS("core", "%1 s recorded"), text::printFixed(length, 2)),
+                     YF_WORDS("core", "must be 0.5 s or more")};
     }
     const std::size_t padded = signal::goodLength(recording.size());
     auto spectrum = signal::transform(recording, padded);
@@ -85,16 +88,19 @@ Result<CalibratorFound> calibrate(const std::vector<double>& recording, double r
         }
     }
     if (!(inside > 0.0)) {
-        return Error{"calibrator", "nothing was heard", "must be a steady tone"};
+        return Error{YF_WORDS("core", "calibrator"),
+                     YF_WORDS("core", "nothing was heard"),
+                     YF_WORDS("core", "must be a steady tone")};
     }
     auto tone = signal::transformBack(spectrum, padded);
     tone.resize(recording.size());
     const double over = 10.0 * std::log10(inside / std::max(whole - inside, 1e-15 * whole));
     constexpr double leastOver = 30.0;
     if (over < leastOver) {
-        return Error{"calibrator",
-                     "the tone is only " + text::printFixed(over, 0) + " dB above the rest",
-                     "must be 30 dB or more above it"};
+        return Error{YF_WORDS("core", "calibrator"),
+                     say(YF_WORDS("core", "the tone is only %1 dB above the rest"),
+                         text::printFixed(over, 0)),
+                     YF_WORDS("core", "must be 30 dB or more above it")};
     }
     // Tenths of a second, without the band-pass' own ends.
     const auto block = static_cast<std::size_t>(0.1 * rate);
@@ -114,9 +120,10 @@ Result<CalibratorFound> calibrate(const std::vector<double>& recording, double r
     const double steadiness = 20.0 * std::log10(most / least);
     constexpr double steady = 0.1;
     if (!(steadiness <= steady)) {
-        return Error{"calibrator",
-                     "the tone changed by " + text::printFixed(steadiness, 2) + " dB",
-                     "must be steady within 0.1 dB: seat the microphone again"};
+        return Error{
+            YF_WORDS("core", "calibrator"),
+            say(YF_WORDS("core", "the tone changed by %1 dB"), text::printFixed(steadiness, 2)),
+            YF_WORDS("core", "must be steady within 0.1 dB: seat the microphone again")};
     }
     const double rms = std::sqrt(sum / static_cast<double>(count));
     return CalibratorFound{.fullScale = quantity::referencePressure * quantity::gain(level) / rms,

@@ -120,13 +120,14 @@ Comparison compared(const curve::Curve& a, const curve::Curve& b, const Wanted& 
 std::optional<Error> check(const CompareRequest& r) {
     if (r.from && r.to && !(*r.from < *r.to)) {
         return Error{"to_hz",
-                     printNumber(*r.to) + " given",
-                     "must be above from_hz " + printNumber(*r.from)};
+                     say(YF_WORDS("core", "%1 given"), printNumber(*r.to)),
+                     say(YF_WORDS("core", "must be above from_hz %1"), printNumber(*r.from))};
     }
     if (r.normaliseFrom && r.normaliseTo && !(*r.normaliseFrom < *r.normaliseTo)) {
         return Error{"normalise_to_hz",
-                     printNumber(*r.normaliseTo) + " given",
-                     "must be above normalise_from_hz " + printNumber(*r.normaliseFrom)};
+                     say(YF_WORDS("core", "%1 given"), printNumber(*r.normaliseTo)),
+                     say(YF_WORDS("core", "must be above normalise_from_hz %1"),
+                         printNumber(*r.normaliseFrom))};
     }
     return std::nullopt;
 }
@@ -149,12 +150,14 @@ Result<Comparison> compare(const CompareRequest& r) {
         constexpr double rounding = 1e-9;
         if (end.given && (*end.given < common.from * (1.0 - rounding) ||
                           *end.given > common.to * (1.0 + rounding))) {
-            return Error{end.key,
-                         printNumber(*end.given) + " given",
-                         common.from < common.to
-                             ? "must lie where both curves have data, " + printNumber(common.from) +
-                                   " to " + printNumber(common.to)
-                             : "the curves have no band in common"};
+            return Error{
+                end.key,
+                say(YF_WORDS("core", "%1 given"), printNumber(*end.given)),
+                common.from < common.to
+                    ? say(YF_WORDS("core", "must lie where both curves have data, %1 to %2"),
+                          printNumber(common.from),
+                          printNumber(common.to))
+                    : "the curves have no band in common"};
         }
     }
     const curve::Range range{std::max(r.from.value_or(lowest), common.from),
@@ -163,7 +166,9 @@ Result<Comparison> compare(const CompareRequest& r) {
         (curve::within(curve::designAxis(), range.from, range.to).size() < 2 &&
          curve::within(a.frequencies(), range.from, range.to).size() < 2)) {
         return Error{"curve_b.frequencies_hz",
-                     printNumber(b.extent().from) + " to " + printNumber(b.extent().to) + " Hz",
+                     say(YF_WORDS("core", "%1 to %2 Hz"),
+                         printNumber(b.extent().from),
+                         printNumber(b.extent().to)),
                      "has no band in common with curve_a and the range asked for"};
     }
     return compared(a,

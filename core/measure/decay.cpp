@@ -21,14 +21,16 @@ Result<Decayed> decay(const DecayRequest& request) {
     const double rest = impulse.duration() - impulse.timeZero - signal::onsetTime(impulse);
     const double most = 0.5 * impulse.rate;
     if (!request.frequencies.empty() && request.frequencies.back() >= most) {
-        return Error{"frequencies_hz",
-                     text::printNumber(request.frequencies.back()) + " given",
-                     "must be below " + text::printNumber(most) + " (half the rate)"};
+        return Error{
+            "frequencies_hz",
+            say(YF_WORDS("core", "%1 given"), text::printNumber(request.frequencies.back())),
+            say(YF_WORDS("core", "must be below %1 (half the rate)"), text::printNumber(most))};
     }
     if (request.gate && *request.gate > rest) {
         return Error{"gate_s",
-                     text::printNumber(*request.gate) + " given",
-                     "the data end " + text::printSignificant(rest, 4) + " s after the arrival"};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*request.gate)),
+                     say(YF_WORDS("core", "the data end %1 s after the arrival"),
+                         text::printSignificant(rest, 4))};
     }
     switch (request.kind) {
     case DecayKind::csd: {

@@ -99,9 +99,10 @@ void replaceAll(std::string& text, std::string_view from, std::string_view to) {
 
 Result<std::string> decode(std::string_view bytes) {
     if (bytes.size() > largestTable) {
-        return Error{"text",
-                     std::to_string(bytes.size() >> 20U) + " MB given",
-                     "must be at most " + std::to_string(largestTable >> 20U) + " MB"};
+        return Error{
+            "text",
+            say(YF_WORDS("core", "%1 MB given"), std::to_string(bytes.size() >> 20U)),
+            say(YF_WORDS("core", "must be at most %1 MB"), std::to_string(largestTable >> 20U))};
     }
     std::string text;
     const bool little = bytes.starts_with("\xFF\xFE");

@@ -24,21 +24,27 @@ constexpr double windowTaper = 0.25;
 Result<signal::Recording> recordingOf(const DeconvolveRequest& request,
                                       const signal::Sweep& sweep) {
     if (!request.bytes) {
-        return Error{"recording_file", "'" + request.recordingFile + "' was not read", ""};
+        return Error{"recording_file",
+                     say(YF_WORDS("core", "'%1' was not read"), request.recordingFile),
+                     ""};
     }
     YF_TRY(sound, signal::readWav(*request.bytes, "recording_file"));
     if (sound.rate != sweep.rate) {
         return Error{"recording_file",
-                     request.recordingFile + " has " + printNumber(sound.rate) + " Hz, the sweep " +
-                         printNumber(sweep.rate),
+                     say(YF_WORDS("core", "%1 has %2 Hz, the sweep %3"),
+                         request.recordingFile,
+                         printNumber(sound.rate),
+                         printNumber(sweep.rate)),
                      ""};
     }
     const std::size_t needed = sweep.startOf(sweep.repeats - 1) + sweep.samples;
     const std::size_t there = sound.channels.front().size();
     if (there < needed) {
         return Error{"recording_file",
-                     request.recordingFile + " ends after " + std::to_string(there) +
-                         " samples; the sweep needs " + std::to_string(needed),
+                     say(YF_WORDS("core", "%1 ends after %2 samples; the sweep needs %3"),
+                         request.recordingFile,
+                         std::to_string(there),
+                         std::to_string(needed)),
                      ""};
     }
     const auto count = static_cast<int>(sound.channels.size());
@@ -46,8 +52,8 @@ Result<signal::Recording> recordingOf(const DeconvolveRequest& request,
                                        std::pair(request.referenceChannel, "reference_channel")}) {
         if (channel > count) {
             return Error{key,
-                         std::to_string(channel) + " given",
-                         "the recording has " + std::to_string(count)};
+                         say(YF_WORDS("core", "%1 given"), std::to_string(channel)),
+                         say(YF_WORDS("core", "the recording has %1"), std::to_string(count))};
         }
     }
     signal::Recording recording{.rate = sound.rate};
@@ -90,7 +96,8 @@ double burstZero(const signal::Recording& recording, const signal::Sweep& sweep)
 std::optional<Error> check(const DeconvolveRequest& r) {
     if (r.referenceChannel == r.measurementChannel) {
         return Error{"reference_channel",
-                     std::to_string(r.referenceChannel) + " is the measurement_channel too",
+                     say(YF_WORDS("core", "%1 is the measurement_channel too"),
+                         std::to_string(r.referenceChannel)),
                      "must be another one, or 0"};
     }
     if (r.fullScalePressure.has_value() != r.fullScaleVoltage.has_value()) {
@@ -106,9 +113,10 @@ std::optional<Error> check(const DeconvolveRequest& r) {
             return error;
         }
         if (!list->empty() && list->back() >= rate / 2.0) {
-            return Error{key,
-                         printNumber(list->back()) + " given",
-                         "must be below " + printNumber(rate / 2.0) + " (half the rate)"};
+            return Error{
+                key,
+                say(YF_WORDS("core", "%1 given"), printNumber(list->back())),
+                say(YF_WORDS("core", "must be below %1 (half the rate)"), printNumber(rate / 2.0))};
         }
     }
     return std::nullopt;

@@ -51,7 +51,8 @@ struct DeconvolveRequest {
               q::Quantity{"K", "full_scale_pa", 1.0, "Pa", 1e-6, 1e6, "of digital 1.0"});
         field(self.fullScaleVoltage,
               q::Quantity{"V", "full_scale_v", 1.0, "V", 1e-6, 1e4, "for 1.0 played"});
-        field(self.drive, q::voltage.as("drive_v", "drive, rms").orElse(q::referenceVoltage));
+        field(self.drive,
+              q::voltage.as("drive_v", YF_WORDS("core", "drive, rms")).orElse(q::referenceVoltage));
         field(self.temperature, q::temperature.within(-20.0, 50.0).orElse(20.0));
         field(
             self.distortionFrequencies,

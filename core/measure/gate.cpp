@@ -50,8 +50,9 @@ Result<Gated> gate(const GateRequest& request) {
     const double rest = impulse.duration() - impulse.timeZero - arrival;
     if (request.right && *request.right > rest) {
         return Error{"right_s",
-                     printNumber(*request.right) + " given",
-                     "the data end " + text::printSignificant(rest, 4) + " s after the arrival"};
+                     say(YF_WORDS("core", "%1 given"), printNumber(*request.right)),
+                     say(YF_WORDS("core", "the data end %1 s after the arrival"),
+                         text::printSignificant(rest, 4))};
     }
     const auto reflection = signal::firstReflection(impulse, arrival);
     signal::Gate window = signal::proposedGate(impulse, arrival);
@@ -71,8 +72,8 @@ Result<Gated> gate(const GateRequest& request) {
     gated.frequencies = axisOr(request.frequencies, window.lowestValid() / 2.0, 0.9 * most);
     if (!gated.frequencies.empty() && gated.frequencies.back() >= most) {
         return Error{"frequencies_hz",
-                     printNumber(gated.frequencies.back()) + " given",
-                     "must be below " + printNumber(most) + " (half the rate)"};
+                     say(YF_WORDS("core", "%1 given"), printNumber(gated.frequencies.back())),
+                     say(YF_WORDS("core", "must be below %1 (half the rate)"), printNumber(most))};
     }
     double before = 0.0;
     for (const auto& v : signal::gatedResponse(impulse, arrival, window, gated.frequencies)) {

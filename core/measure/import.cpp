@@ -30,7 +30,10 @@ struct Lines {
 
 enum class Delimiter { tab, semicolon, space, comma };
 
-constexpr std::string_view delimiterNames[] = {"tab", "semicolon", "space", "comma"};
+constexpr std::string_view delimiterNames[] = {YF_WORDS("core", "tab"),
+                                               YF_WORDS("core", "semicolon"),
+                                               YF_WORDS("core", "space"),
+                                               YF_WORDS("core", "comma")};
 
 /// How many data lines the delimiter is judged by.
 constexpr std::size_t linesLookedAt = 20;
@@ -190,10 +193,12 @@ Delimiter guessDelimiter(const std::vector<Line>& data) {
     return Delimiter::space;
 }
 
-Error at(int line, std::size_t column, std::string what) {
+Error at(int line, std::size_t column, const Words& what) {
     return {"text",
-            "line " + std::to_string(line) + ", column " + std::to_string(column) + ": " +
-                std::move(what),
+            say(YF_WORDS("core", "line %1, column %2: %3"),
+                std::to_string(line),
+                std::to_string(column),
+                what),
             ""};
 }
 
@@ -223,19 +228,24 @@ readCell(std::string_view token, const Line& line, std::size_t column, const For
     const bool point = contains(token, ".");
     const bool comma = contains(token, ",");
     if (point && comma) {
-        return at(line.number,
-                  column,
-                  quoted(token) + " has a point and a comma; thousands separators are not read");
+        return at(
+            line.number,
+            column,
+            say(YF_WORDS("core", "%1 has a point and a comma; thousands separators are not read"),
+                quoted(token)));
     }
     if (form.decimalComma ? point : comma) {
-        return at(line.number,
-                  column,
-                  quoted(token) + " has a decimal " + (point ? "point" : "comma") +
-                      " in a table with decimal " + (point ? "commas" : "points"));
+        return at(
+            line.number,
+            column,
+            point ? say(YF_WORDS("core", "%1 has a decimal point in a table with decimal commas"),
+                        quoted(token))
+                  : say(YF_WORDS("core", "%1 has a decimal comma in a table with decimal points"),
+                        quoted(token)));
     }
     const auto number = readToken(token);
     if (!number) {
-        return at(line.number, column, quoted(token) + " is not a number");
+        return at(line.number, column, say(YF_WORDS("core", "%1 is not a number"), quoted(token)));
     }
     return *number;
 }
@@ -261,11 +271,11 @@ Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& reques
                          : static_cast<Delimiter>(static_cast<int>(request.delimiter) - 1);
     const bool guessed = request.delimiter == DelimiterChoice::automatic;
     if (form.delimiter == Delimiter::comma && guessed && data.size() > 1 && commaIsBoth(data)) {
-        return at(
-            data.front().number,
-            1,
-            "the comma seems to stand both between columns and within numbers; say the delimiter, "
-            "or write the table with another one");
+        return at(data.front().number,
+                  1,
+                  YF_WORDS("core",
+                           "the comma seems to stand both between columns and within numbers; say "
+                           "the delimiter, or write the table with another one"));
     }
     bool anyComma = false;
     bool anyPoint = false;
@@ -279,21 +289,24 @@ Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& reques
     }
     form.columns = splitColumns(data.front().content, form.delimiter).size();
     if (form.columns < 2) {
-        return at(data.front().number,
-                  1,
-                  "only one column was found; frequency and level or ohms are needed");
+        return at(
+            data.front().number,
+            1,
+            YF_WORDS("core", "only one column was found; frequency and level or ohms are needed"));
     }
     form.value = static_cast<std::size_t>(request.valueColumn) - 1;
     if (form.value >= form.columns) {
-        return Error{"value_column",
-                     std::to_string(request.valueColumn) + " given",
-                     "the table has " + std::to_string(form.columns) + " columns"};
+        return Error{
+            "value_column",
+            say(YF_WORDS("core", "%1 given"), std::to_string(request.valueColumn)),
+            say(YF_WORDS("core", "the table has %1 columns"), std::to_string(form.columns))};
     }
     const auto phase = static_cast<std::size_t>(request.phaseColumn.value_or(3));
     if (request.phaseColumn && phase > form.columns) {
-        return Error{"phase_column",
-                     std::to_string(phase) + " given",
-                     "the table has " + std::to_string(form.columns) + " columns"};
+        return Error{
+            "phase_column",
+            say(YF_WORDS("core", "%1 given"), std::to_string(phase)),
+            say(YF_WORDS("core", "the table has %1 columns"), std::to_string(form.columns))};
     }
     if (phase > 0 && phase <= form.columns && phase - 1 != form.value) {
         form.phase = phase - 1;
@@ -315,14 +328,17 @@ Result<Rows> readRows(const std::vector<Line>& data, const Form& form) {
         if (cells.size() != form.columns) {
             return at(line.number,
                       std::min(cells.size(), form.columns) + 1,
-                      std::to_string(cells.size()) + " columns where the first row has " +
-                          std::to_string(form.columns));
+                      say(YF_WORDS("core", "%1 columns where the first row has %2"),
+                          std::to_string(cells.size()),
+                          std::to_string(form.columns)));
         }
         Row row{.line = line.number};
         YF_TRY(frequency, readCell(cells[0], line, 1, form));
         row.frequency = frequency;
         if (frequency < 0.0) {
-            return at(line.number, 1, quoted(cells[0]) + " is a negative frequency");
+            return at(line.number,
+                      1,
+                      say(YF_WORDS("core", "%1 is a negative frequency"), quoted(cells[0])));
         }
         ++result.read;
         const std::string_view cell = cells[form.value];
@@ -403,22 +419,25 @@ std::vector<Row> mergeEqual(const std::vector<Row>& rows, bool impedance, bool& 
 std::optional<Error> checkRows(const std::vector<Row>& rows, bool impedance) {
     for (const Row& row : rows) {
         if (impedance && !(row.value > 0.0)) {
-            return at(
-                row.line, 2, text::printNumber(row.value) + " ohms; an impedance must be above 0");
+            return at(row.line,
+                      2,
+                      say(YF_WORDS("core", "%1 ohms; an impedance must be above 0"),
+                          text::printNumber(row.value)));
         }
         constexpr double wildest = 1000.0;
         if (!impedance && !(std::abs(row.value) <= wildest)) {
             return at(row.line,
                       2,
-                      text::printNumber(row.value) + " dB; a level must lie within ±1000 dB");
+                      say(YF_WORDS("core", "%1 dB; a level must lie within ±1000 dB"),
+                          text::printNumber(row.value)));
         }
         constexpr double lowest = 1e-3;
         constexpr double highest = 1e7;
         if (!(row.frequency >= lowest && row.frequency <= highest)) {
             return at(row.line,
                       1,
-                      text::printNumber(row.frequency) +
-                          " Hz; a frequency must be 0.001 to 10000000");
+                      say(YF_WORDS("core", "%1 Hz; a frequency must be 0.001 to 10000000"),
+                          text::printNumber(row.frequency)));
         }
     }
     return std::nullopt;
@@ -444,8 +463,9 @@ bool isImpedance(QuantityChoice wish,
 std::optional<Error> check(const ImportRequest& request) {
     if (request.text.has_value() == request.textFile.has_value()) {
         return Error{"text",
-                     request.text ? "given together with text_file" : "missing, and text_file too",
-                     "exactly one of the two must be given"};
+                     request.text ? YF_WORDS("core", "given together with text_file")
+                                  : YF_WORDS("core", "missing, and text_file too"),
+                     YF_WORDS("core", "exactly one of the two must be given")};
     }
     return std::nullopt;
 }
@@ -456,8 +476,9 @@ Result<ImportedTable> readTable(const std::string& text, const ImportRequest& re
     const Lines lines = splitLines(text);
     if (lines.data.empty()) {
         return Error{"text",
-                     lines.header.empty() ? "empty" : "no row begins with a number",
-                     "must hold a table"};
+                     lines.header.empty() ? "empty"
+                                          : YF_WORDS("core", "no row begins with a number"),
+                     YF_WORDS("core", "must hold a table")};
     }
     YF_TRY(form, findForm(lines.data, request));
     YF_TRY(read, readRows(lines.data, form));
@@ -497,15 +518,16 @@ Result<ImportedTable> readTable(const std::string& text, const ImportRequest& re
     }
     if (rows.size() < 2) {
         return Error{"text",
-                     std::to_string(rows.size()) + (rows.size() == 1 ? " row" : " rows") +
-                         " of data",
-                     "must have at least 2 with different frequencies"};
+                     rows.size() == 1
+                         ? Words(YF_WORDS("core", "1 row of data"))
+                         : say(YF_WORDS("core", "%1 rows of data"), std::to_string(rows.size())),
+                     YF_WORDS("core", "must have at least 2 with different frequencies")};
     }
     table.quantity = impedance ? "impedance" : "level";
     table.rows = read.read;
     table.columns = static_cast<int>(form.columns);
     table.delimiter = delimiterNames[static_cast<std::size_t>(form.delimiter)];
-    table.decimal = form.decimalComma ? "comma" : "point";
+    table.decimal = form.decimalComma ? YF_WORDS("core", "comma") : YF_WORDS("core", "point");
     std::vector<double> values;
     std::vector<double> phases;
     for (const Row& row : rows) {
@@ -552,21 +574,24 @@ listOf(const text::Value& value, std::string_view key, std::size_t count) {
     }
     const auto* list = found->list();
     if (list == nullptr) {
-        return Error{std::string(key), "no list", "must be a list of numbers"};
+        return Error{std::string(key),
+                     YF_WORDS("core", "no list"),
+                     YF_WORDS("core", "must be a list of numbers")};
     }
     std::vector<double> numbers;
     for (const text::Value& entry : *list) {
         if (entry.number() == nullptr) {
             return Error{std::string(key) + "[" + std::to_string(numbers.size()) + "]",
-                         "no number",
-                         "must be a number"};
+                         YF_WORDS("core", "no number"),
+                         YF_WORDS("core", "must be a number")};
         }
         numbers.push_back(*entry.number());
     }
     if (count > 0 && numbers.size() != count) {
         return Error{std::string(key),
-                     std::to_string(numbers.size()) + " values for " + std::to_string(count) +
-                         " entries of frequencies_hz",
+                     say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                         std::to_string(numbers.size()),
+                         std::to_string(count)),
                      ""};
     }
     return std::optional(std::move(numbers));
@@ -575,18 +600,22 @@ listOf(const text::Value& value, std::string_view key, std::size_t count) {
 Result<ImportedTable> readJson(const std::string& text) {
     auto value = text::parseJson(text);
     if (!value) {
-        return Error{"text", value.error().given, "must be one JSON object"};
+        return Error{"text", value.error().given, YF_WORDS("core", "must be one JSON object")};
     }
     YF_TRY(frequencies, listOf(*value, "frequencies_hz", 0));
     if (!frequencies) {
-        return Error{"frequencies_hz", "missing", "must be a list of numbers"};
+        return Error{"frequencies_hz", "missing", YF_WORDS("core", "must be a list of numbers")};
     }
     const std::size_t count = frequencies->size();
     if (count < 2) {
-        return Error{"frequencies_hz", std::to_string(count) + " given", "must be 2 or more"};
+        return Error{"frequencies_hz",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(count)),
+                     YF_WORDS("core", "must be 2 or more")};
     }
     if (!(frequencies->front() > 0.0)) {
-        return Error{"frequencies_hz[0]", "not above 0", "must be above 0"};
+        return Error{"frequencies_hz[0]",
+                     YF_WORDS("core", "not above 0"),
+                     YF_WORDS("core", "must be above 0")};
     }
     if (auto error = checkRising(*frequencies, "frequencies_hz")) {
         return *error;
@@ -606,8 +635,8 @@ Result<ImportedTable> readJson(const std::string& text) {
                         .decimal = "point"};
     if (table.levels.has_value() == table.magnitudes.has_value()) {
         return Error{"levels_db",
-                     table.levels ? "given beside impedances_ohm" : "missing",
-                     "must be given, or impedances_ohm"};
+                     table.levels ? YF_WORDS("core", "given beside impedances_ohm") : "missing",
+                     YF_WORDS("core", "must be given, or impedances_ohm")};
     }
     if (table.magnitudes) {
         const auto bad =
@@ -615,7 +644,7 @@ Result<ImportedTable> readJson(const std::string& text) {
         if (bad != table.magnitudes->end()) {
             return Error{"impedances_ohm[" + std::to_string(bad - table.magnitudes->begin()) + "]",
                          text::printNumber(*bad),
-                         "must be above 0"};
+                         YF_WORDS("core", "must be above 0")};
         }
     }
     table.quantity = table.magnitudes ? "impedance" : "level";
@@ -639,7 +668,7 @@ FormChoice formOf(const std::string& text) {
 
 Result<ImportedTable> importTable(const ImportRequest& request) {
     if (!request.text) {
-        return Error{"text", "missing", "must hold the table"};
+        return Error{"text", "missing", YF_WORDS("core", "must hold the table")};
     }
     YF_TRY(text, decode(*request.text));
     switch (request.form == FormChoice::automatic ? formOf(text) : request.form) {
@@ -654,16 +683,20 @@ Result<ImportedTable> importTable(const ImportRequest& request) {
 
 Result<TablePreview> previewTable(const ImportRequest& request) {
     if (!request.text) {
-        return Error{"text", "missing", "must hold the table"};
+        return Error{"text", "missing", YF_WORDS("core", "must hold the table")};
     }
     YF_TRY(text, decode(*request.text));
     const FormChoice form = request.form == FormChoice::automatic ? formOf(text) : request.form;
     if (form != FormChoice::table) {
-        return Error{"text", "no table", "only a table has columns to look at"};
+        return Error{"text",
+                     YF_WORDS("core", "no table"),
+                     YF_WORDS("core", "only a table has columns to look at")};
     }
     const Lines lines = splitLines(text);
     if (lines.data.empty()) {
-        return Error{"text", "no row begins with a number", "must hold a table"};
+        return Error{"text",
+                     YF_WORDS("core", "no row begins with a number"),
+                     YF_WORDS("core", "must hold a table")};
     }
     YF_TRY(columns, findForm(lines.data, request));
     TablePreview preview;
@@ -697,42 +730,49 @@ curve::Curve toCurve(const ImportedTable& table) {
             table.hasPhase ? curve::Phase::common : curve::Phase::none};
 }
 
-std::string understood(const ImportedTable& table) {
+Words understood(const ImportedTable& table) {
+    const std::string rows = std::to_string(table.rows);
+    const std::string from = text::printEngineering(table.frequencies.front(), "Hz");
+    const std::string to = text::printEngineering(table.frequencies.back(), "Hz");
     const bool impedance = table.quantity == "impedance";
-    if (table.form != "table") {
-        std::string words = (table.form == "json" ? "JSON, " : "Touchstone of one port, ") +
-                            std::to_string(table.rows) + " rows, " +
-                            text::printEngineering(table.frequencies.front(), "Hz") + " to " +
-                            text::printEngineering(table.frequencies.back(), "Hz") + ".";
-        for (const std::string& warning : table.warnings) {
-            words += " " + warningInWords(warning);
-        }
-        return words;
+    std::vector<Words> said;
+    if (table.form == "json") {
+        said.push_back(say(YF_WORDS("core", "JSON, %1 rows, %2 to %3."), rows, from, to));
+    } else if (table.form != "table") {
+        said.push_back(
+            say(YF_WORDS("core", "Touchstone of one port, %1 rows, %2 to %3."), rows, from, to));
+    } else {
+        said.push_back(say(
+            YF_WORDS("core",
+                     "%1 rows, %2 to %3; read as frequency, %4, %5; columns by %6, decimal %7."),
+            rows,
+            from,
+            to,
+            impedance ? YF_WORDS("core", "ohms") : YF_WORDS("core", "level in dB"),
+            table.hasPhase ? YF_WORDS("core", "phase") : YF_WORDS("core", "no phase"),
+            table.delimiter,
+            table.decimal));
     }
-    std::string words = std::to_string(table.rows) + " rows, " +
-                        text::printEngineering(table.frequencies.front(), "Hz") + " to " +
-                        text::printEngineering(table.frequencies.back(), "Hz") +
-                        "; read as frequency, " + (impedance ? "ohms" : "level in dB") +
-                        (table.hasPhase ? ", phase" : ", no phase") + "; columns by " +
-                        table.delimiter + ", decimal " + table.decimal + ".";
     for (const std::string& warning : table.warnings) {
-        words += " " + warningInWords(warning);
+        said.push_back(warningInWords(warning));
     }
-    return words;
+    return Words::row(std::move(said), " ");
 }
 
-std::string warningInWords(std::string_view code) {
+Words warningInWords(std::string_view code) {
     static constexpr std::pair<std::string_view, std::string_view> sentences[] = {
-        {"unsorted", "Rows were out of order and have been sorted."},
-        {"duplicates", "Some frequencies stood more than once; their complex mean was taken."},
-        {"dc_row_dropped", "The row at 0 Hz was left out."},
-        {"kilohertz", "Frequencies were in kHz."},
-        {"radians", "Phases were in radians."},
+        {"unsorted", YF_WORDS("core", "Rows were out of order and have been sorted.")},
+        {"duplicates",
+         YF_WORDS("core", "Some frequencies stood more than once; their complex mean was taken.")},
+        {"dc_row_dropped", YF_WORDS("core", "The row at 0 Hz was left out.")},
+        {"kilohertz", YF_WORDS("core", "Frequencies were in kHz.")},
+        {"radians", YF_WORDS("core", "Phases were in radians.")},
         {"quantity_guessed",
-         "Nothing said what the second column holds; this is a guess, please check it."}};
+         YF_WORDS("core",
+                  "Nothing said what the second column holds; this is a guess, please check it.")}};
     const auto* found =
         std::ranges::find(sentences, code, &std::pair<std::string_view, std::string_view>::first);
-    return found == std::end(sentences) ? std::string(code) : std::string(found->second);
+    return found == std::end(sentences) ? Words(code) : Words(found->second);
 }
 
 } // namespace yf::measure

@@ -134,9 +134,9 @@ inline constexpr std::size_t previewRows = 8;
 [[nodiscard]] curve::Curve toCurve(const ImportedTable& table);
 
 /// What was understood, in one sentence for a person.
-[[nodiscard]] std::string understood(const ImportedTable& table);
+[[nodiscard]] Words understood(const ImportedTable& table);
 
 /// A warning's code in words.
-[[nodiscard]] std::string warningInWords(std::string_view code);
+[[nodiscard]] Words warningInWords(std::string_view code);
 
 } // namespace yf::measure

@@ -17,9 +17,11 @@ std::optional<Error> checkRising(const std::vector<double>& f, const std::string
     for (std::size_t i = 1; i < f.size(); ++i) {
         if (!(f[i] > f[i - 1])) {
             return Error{key,
-                         "entry " + std::to_string(i + 1) + " (" + printNumber(f[i]) +
-                             ") is not above entry " + std::to_string(i) + " (" +
-                             printNumber(f[i - 1]) + ")",
+                         say(YF_WORDS("core", "entry %1 (%2) is not above entry %3 (%4)"),
+                             std::to_string(i + 1),
+                             printNumber(f[i]),
+                             std::to_string(i),
+                             printNumber(f[i - 1])),
                          ""};
         }
     }
@@ -29,12 +31,15 @@ std::optional<Error> checkRising(const std::vector<double>& f, const std::string
 std::optional<Error> check(const CurveKeys& keys) {
     const std::size_t count = keys.frequencies.size();
     if (count < 2) {
-        return Error{"frequencies_hz", std::to_string(count) + " given", "must be 2 or more"};
+        return Error{"frequencies_hz",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(count)),
+                     "must be 2 or more"};
     }
     const auto wrong = [&](const char* key, std::size_t given) {
         return Error{key,
-                     std::to_string(given) + " values for " + std::to_string(count) +
-                         " entries of frequencies_hz",
+                     say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                         std::to_string(given),
+                         std::to_string(count)),
                      ""};
     };
     if (keys.levels.size() != count) {
@@ -82,13 +87,15 @@ Result<signal::Impulse> impulseOf(const ImpulseKeys& keys) {
     const std::string key = keys.file ? "impulse_file" : "impulse";
     if (keys.file) {
         if (!keys.bytes) {
-            return Error{"impulse_file", "'" + *keys.file + "' was not read", ""};
+            return Error{
+                "impulse_file", say(YF_WORDS("core", "'%1' was not read"), *keys.file), ""};
         }
         YF_TRY(sound, signal::readWav(*keys.bytes, "impulse_file"));
         if (keys.channel > static_cast<int>(sound.channels.size())) {
-            return Error{"impulse_channel",
-                         std::to_string(keys.channel) + " given",
-                         "must be 1 to " + std::to_string(sound.channels.size())};
+            return Error{
+                "impulse_channel",
+                say(YF_WORDS("core", "%1 given"), std::to_string(keys.channel)),
+                say(YF_WORDS("core", "must be 1 to %1"), std::to_string(sound.channels.size()))};
         }
         impulse.rate = sound.rate;
         impulse.samples = sound.channels[static_cast<std::size_t>(keys.channel - 1)];
@@ -101,15 +108,18 @@ Result<signal::Impulse> impulseOf(const ImpulseKeys& keys) {
     }
     constexpr std::size_t least = 8;
     if (impulse.samples.size() < least) {
-        return Error{key, std::to_string(impulse.samples.size()) + " samples", "must be 8 or more"};
+        return Error{key,
+                     say(YF_WORDS("core", "%1 samples"), std::to_string(impulse.samples.size())),
+                     "must be 8 or more"};
     }
     if (std::ranges::all_of(impulse.samples, [](double v) { return v == 0.0; })) {
         return Error{key, "only zeros", "must hold an impulse response"};
     }
     if (impulse.timeZero > impulse.duration()) {
         return Error{"time_zero_s",
-                     printNumber(impulse.timeZero) + " given",
-                     "must lie within the " + printNumber(impulse.duration()) + " s of the data"};
+                     say(YF_WORDS("core", "%1 given"), printNumber(impulse.timeZero)),
+                     say(YF_WORDS("core", "must lie within the %1 s of the data"),
+                         printNumber(impulse.duration()))};
     }
     return impulse;
 }

@@ -479,54 +479,79 @@ double Examined::level(double f) const {
     return 10.0 * std::log10(std::max(power / static_cast<double>(last - first + 1), 1e-24));
 }
 
-std::string sentenceOf(Fault fault, const Verdict& v) {
+Words sentenceOf(Fault fault, const Verdict& v) {
     switch (fault) {
     case Fault::noSignal:
-        return "Nothing was heard. Is the amplifier on, and are the right output and input chosen?";
+        return YF_WORDS(
+            "core",
+            "Nothing was heard. Is the amplifier on, and are the right output and input chosen?");
     case Fault::channelsSwapped:
-        return "Microphone and reference are exchanged: read them the other way round.";
+        return YF_WORDS("core",
+                        "Microphone and reference are exchanged: read them the other way round.");
     case Fault::referenceMissing:
-        return "The reference input carries no signal: check the cable that brings the play signal "
-               "back.";
+        return YF_WORDS("core",
+                        "The reference input carries no signal: check the cable that brings the "
+                        "play signal back.");
     case Fault::clipped:
-        return std::string(v.referenceClipped ? "The reference" : "The microphone's") +
-               " input is overloaded: lower its gain by 6 dB and repeat.";
+        return v.referenceClipped
+                   ? YF_WORDS(
+                         "core",
+                         "The reference input is overloaded: lower its gain by 6 dB and repeat.")
+                   : YF_WORDS("core",
+                              "The microphone's input is overloaded: lower its gain by 6 dB and "
+                              "repeat.");
     case Fault::dropout:
         if (!v.dropout || v.dropout->samples == 0) {
-            return "The sound system reported lost samples: choose a larger buffer, close other "
-                   "programs, and repeat.";
+            return YF_WORDS("core",
+                            "The sound system reported lost samples: choose a larger buffer, close "
+                            "other programs, and repeat.");
         }
-        return "The sound system " + std::string(v.dropout->samples > 0 ? "lost " : "put in ") +
-               std::to_string(std::abs(v.dropout->samples)) + " samples at " +
-               text::printFixed(v.dropout->time, 2) + std::string(text::thinSpace) +
-               "s: choose a larger buffer, close other programs, and repeat.";
+        return v.dropout->samples > 0
+                   ? say(YF_WORDS("core",
+                                  "The sound system lost %1 samples at %2 s: choose a larger "
+                                  "buffer, close other programs, and repeat."),
+                         std::to_string(v.dropout->samples),
+                         text::printFixed(v.dropout->time, 2))
+                   : say(YF_WORDS("core",
+                                  "The sound system put in %1 samples at %2 s: choose a larger "
+                                  "buffer, close other programs, and repeat."),
+                         std::to_string(-v.dropout->samples),
+                         text::printFixed(v.dropout->time, 2));
     case Fault::tooLow:
-        return "Too quiet, with a peak of " + level(v.peak) + ": raise the input gain by " +
-               level(-12.0 - v.peak) + ".";
+        return say(YF_WORDS("core", "Too quiet, with a peak of %1: raise the input gain by %2."),
+                   level(v.peak),
+                   level(-12.0 - v.peak));
     case Fault::noisy:
-        return "Too noisy: signal to noise is " + level(v.medianSignalToNoise.value_or(0.0)) +
-               ", " + level(noisyBelow - v.medianSignalToNoise.value_or(0.0)) +
-               " short of what a curve needs. A longer sweep, more level, or a quieter hour.";
+        return say(YF_WORDS("core",
+                            "Too noisy: signal to noise is %1, %2 short of what a curve needs. A "
+                            "longer sweep, more level, or a quieter hour."),
+                   level(v.medianSignalToNoise.value_or(0.0)),
+                   level(noisyBelow - v.medianSignalToNoise.value_or(0.0)));
     case Fault::event: {
         if (v.rejected.empty()) {
-            return "Something loud happened at " + text::printFixed(v.eventTime.value_or(0.0), 1) +
-                   std::string(text::thinSpace) + "s: make a second take.";
+            return say(YF_WORDS("core", "Something loud happened at %1 s: make a second take."),
+                       text::printFixed(v.eventTime.value_or(0.0), 1));
         }
         std::string which;
         for (const int r : v.rejected) {
             which += (which.empty() ? "" : ", ") + std::to_string(r);
         }
-        return "Repeat " + which + " was disturbed and left out.";
+        return say(YF_WORDS("core", "Repeat %1 was disturbed and left out."), which);
     }
     case Fault::clockDrift:
-        return "Two clocks, " + text::printFixed(std::abs(v.clockDrift) * 1e6, 1) +
-               std::string(text::thinSpace) +
-               "ppm apart: corrected. One interface for both is better.";
+        return say(
+            YF_WORDS("core",
+                     "Two clocks, %1 ppm apart: corrected. One interface for both is better."),
+            text::printFixed(std::abs(v.clockDrift) * 1e6, 1));
     case Fault::hum:
-        return text::printFixed(v.hum, 0) + std::string(text::thinSpace) + "Hz hum at " +
-               level(v.humLevel) + ": check for an earth loop and the microphone's cable.";
+        return say(YF_WORDS("core",
+                            "%1 Hz hum at %2: check for an earth loop and the microphone's cable."),
+                   text::printFixed(v.hum, 0),
+                   level(v.humLevel));
     case Fault::referenceInverted:
-        return "The reference is the wrong way round: swap its wires. The polarity is not stated.";
+        return YF_WORDS(
+            "core",
+            "The reference is the wrong way round: swap its wires. The polarity is not stated.");
     }
     return {};
 }

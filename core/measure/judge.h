@@ -55,7 +55,7 @@ struct Verdict {
 };
 
 /// A fault in one sentence that says what to do.
-[[nodiscard]] std::string sentenceOf(Fault fault, const Verdict& verdict);
+[[nodiscard]] Words sentenceOf(Fault fault, const Verdict& verdict);
 
 /// A judged recording with everything that was computed on the way.
 struct Examined {

@@ -111,29 +111,30 @@ Complex baffleStep(double width, double height, double x, double y, double f) {
 std::optional<Error> check(const MergeRequest& r) {
     if (r.port) {
         if (!r.portArea) {
-            return Error{"port_area_m2", "missing", "port needs it"};
+            return Error{"port_area_m2", "missing", YF_WORDS("core", "port needs it")};
         }
         if (!r.near.hasPhase() || !r.port->hasPhase()) {
-            return Error{r.near.hasPhase() ? "port.phases_deg" : "near.phases_deg",
+            return Error{r.near.hasPhase() ? YF_WORDS("core", "port.phases_deg")
+                                           : YF_WORDS("core", "near.phases_deg"),
                          "missing",
-                         "cone and port are added with their phases"};
+                         YF_WORDS("core", "cone and port are added with their phases")};
         }
     }
     if (r.diffraction == Diffraction::baffle) {
         if (!r.baffleWidth || !r.baffleHeight) {
             return Error{r.baffleWidth ? "baffle_height_m" : "baffle_width_m",
                          "missing",
-                         "diffraction baffle needs it"};
+                         YF_WORDS("core", "diffraction baffle needs it")};
         }
         if (r.driverX.value_or(0.0) > *r.baffleWidth) {
             return Error{"driver_x_m",
-                         printNumber(*r.driverX) + " given",
-                         "must be 0 to " + printNumber(*r.baffleWidth)};
+                         say(YF_WORDS("core", "%1 given"), printNumber(*r.driverX)),
+                         say(YF_WORDS("core", "must be 0 to %1"), printNumber(*r.baffleWidth))};
         }
         if (r.driverY.value_or(0.0) > *r.baffleHeight) {
             return Error{"driver_y_m",
-                         printNumber(*r.driverY) + " given",
-                         "must be 0 to " + printNumber(*r.baffleHeight)};
+                         say(YF_WORDS("core", "%1 given"), printNumber(*r.driverY)),
+                         say(YF_WORDS("core", "must be 0 to %1"), printNumber(*r.baffleHeight))};
         }
     }
     return checkRising(r.frequencies, "frequencies_hz");
@@ -178,16 +179,19 @@ Result<Merged> splicedAt(const Sides& s) {
              .nearLimit = quantity::soundSpeed / (2.0 * pi * a)};
     if (!(s.both.from < s.both.to)) {
         return Error{"far.frequencies_hz",
-                     "holds from " + printNumber(s.both.from) + " Hz, the near curves to " +
-                         printNumber(s.both.to),
-                     "both must hold in a common band"};
+                     say(YF_WORDS("core", "holds from %1 Hz, the near curves to %2"),
+                         printNumber(s.both.from),
+                         printNumber(s.both.to)),
+                     YF_WORDS("core", "both must hold in a common band")};
     }
     m.splice =
         r.splice.value_or(std::clamp(std::sqrt(s.lowest * m.nearLimit), s.both.from, s.both.to));
     if (m.splice < s.both.from || m.splice > s.both.to) {
         return Error{"splice_hz",
-                     printNumber(m.splice) + " is outside " + printNumber(s.both.from) + " to " +
-                         printNumber(s.both.to) + ", where both curves hold",
+                     say(YF_WORDS("core", "%1 is outside %2 to %3, where both curves hold"),
+                         printNumber(m.splice),
+                         printNumber(s.both.from),
+                         printNumber(s.both.to)),
                      ""};
     }
     if (s.lowest > m.nearLimit) {
@@ -320,8 +324,12 @@ Result<Merged> merge(const MergeRequest& r) {
     if (axis.size() < 2 || axis.front() < s.nearFrom || axis.back() > farTo) {
         return Error{"frequencies_hz",
                      axis.empty() ? "none"
-                                  : printNumber(axis.front()) + " to " + printNumber(axis.back()),
-                     "must lie in " + printNumber(s.nearFrom) + " to " + printNumber(farTo)};
+                                  : say(YF_WORDS("core", "%1 to %2"),
+                                        printNumber(axis.front()),
+                                        printNumber(axis.back())),
+                     say(YF_WORDS("core", "must lie in %1 to %2"),
+                         printNumber(s.nearFrom),
+                         printNumber(farTo))};
     }
     m.near.frequencies = curve::within(axis, axis.front(), s.nearTo);
     m.near.levels =

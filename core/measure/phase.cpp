@@ -23,8 +23,9 @@ constexpr double twoPi = 2.0 * std::numbers::pi;
 std::optional<Error> checkRange(const std::optional<double>& from,
                                 const std::optional<double>& to) {
     if (from && to && !(*from < *to)) {
-        return Error{
-            "to_hz", printNumber(*to) + " given", "must be above from_hz " + printNumber(*from)};
+        return Error{"to_hz",
+                     say(YF_WORDS("core", "%1 given"), printNumber(*to)),
+                     say(YF_WORDS("core", "must be above from_hz %1"), printNumber(*from))};
     }
     return std::nullopt;
 }
@@ -48,8 +49,9 @@ Result<Fitted> fitted(const DelayRequest& request) {
         const curve::Axis axis = curve::within(
             curve::designAxis(), wide.lowestValid(), std::min(20000.0, 0.45 * impulse.rate));
         if (axis.size() < 2) {
-            return Error{
-                "gate_s", printNumber(request.gate) + " given", "too short for any frequency"};
+            return Error{"gate_s",
+                         say(YF_WORDS("core", "%1 given"), printNumber(request.gate)),
+                         "too short for any frequency"};
         }
         response.emplace(axis, signal::gatedResponse(impulse, near, wide, axis), curve::Phase::own);
         result.impulse = std::move(impulse);

@@ -348,8 +348,9 @@ std::optional<Error> check(const PolarRequest& r) {
         const std::string path = "curves[" + std::to_string(i) + "]";
         if (curve.levels.size() != r.frequencies.size()) {
             return Error{path + ".levels_db",
-                         std::to_string(curve.levels.size()) + " values for " +
-                             std::to_string(r.frequencies.size()) + " entries of frequencies_hz",
+                         say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                             std::to_string(curve.levels.size()),
+                             std::to_string(r.frequencies.size())),
                          ""};
         }
         for (std::size_t j = 0; j < i; ++j) {
@@ -358,9 +359,11 @@ std::optional<Error> check(const PolarRequest& r) {
             if (r.curves[j].plane == curve.plane && (r.curves[j].angle == curve.angle || shared)) {
                 return Error{
                     path + ".angle_deg",
-                    printNumber(curve.angle) + " is given twice in the " +
-                        (curve.plane == quantity::Plane::horizontal ? "horizontal" : "vertical") +
-                        " plane",
+                    curve.plane == quantity::Plane::horizontal
+                        ? say(YF_WORDS("core", "%1 is given twice in the horizontal plane"),
+                              printNumber(curve.angle))
+                        : say(YF_WORDS("core", "%1 is given twice in the vertical plane"),
+                              printNumber(curve.angle)),
                     ""};
             }
         }

@@ -59,9 +59,12 @@ bool isForm(std::string_view word) {
     return word == "RI" || word == "MA" || word == "DB";
 }
 
-Error at(int line, std::size_t column, const std::string& given, const std::string& allowed) {
+Error at(int line, std::size_t column, const Words& given, const Words& allowed) {
     return {"text",
-            "line " + std::to_string(line) + ", column " + std::to_string(column) + ": " + given,
+            say(YF_WORDS("core", "line %1, column %2: %3"),
+                std::to_string(line),
+                std::to_string(column),
+                given),
             allowed};
 }
 
@@ -90,7 +93,10 @@ Result<Options> readOptions(int line, const std::vector<std::string_view>& token
         } else if (word == "S" || word == "Y" || word == "Z") {
             o.parameter = word[0];
         } else if (word == "H" || word == "G") {
-            return at(line, i + 1, "'" + word + "' parameters", "must be S, Y or Z of one port");
+            return at(line,
+                      i + 1,
+                      say(YF_WORDS("core", "'%1' parameters"), word),
+                      "must be S, Y or Z of one port");
         } else if (word == "R") {
             const auto R = i + 1 < tokens.size() ? text::parseNumber(tokens[i + 1]) : std::nullopt;
             if (!R || !(*R > 0.0)) {
@@ -130,7 +136,7 @@ Result<bool> keyword(int line, const std::vector<std::string_view>& tokens, OneP
     if (word == "[VERSION]") {
         port.version = 2;
     } else if (word == "[NUMBEROFPORTS]" && number != 1.0) {
-        return at(line, 2, "'" + value + "' ports", "must be one port");
+        return at(line, 2, say(YF_WORDS("core", "'%1' ports"), value), "must be one port");
     } else if (word == "[REFERENCE]") {
         if (!number || !(*number > 0.0)) {
             return at(line, 2, "'" + value + "'", "must be a resistance above 0");
@@ -193,7 +199,7 @@ private:
         if (tokens.size() != onePort) {
             return at(line,
                       std::min(tokens.size(), onePort + 1),
-                      std::to_string(tokens.size()) + " columns",
+                      say(YF_WORDS("core", "%1 columns"), std::to_string(tokens.size())),
                       "one port has 3: frequency and two numbers");
         }
         std::array<double, onePort> row{};
@@ -201,7 +207,10 @@ private:
             const auto number =
                 text::parseNumber(tokens[c].starts_with('+') ? tokens[c].substr(1) : tokens[c]);
             if (!number) {
-                return at(line, c + 1, "'" + std::string(tokens[c]) + "' is not a number", "");
+                return at(line,
+                          c + 1,
+                          say(YF_WORDS("core", "'%1' is not a number"), std::string(tokens[c])),
+                          "");
             }
             row[c] = *number;
         }
@@ -255,7 +264,8 @@ Result<OnePort> readTouchstone(std::string_view text) {
     }
     if (reader.port().frequencies.size() < 2) {
         return Error{"text",
-                     std::to_string(reader.port().frequencies.size()) + " rows of data",
+                     say(YF_WORDS("core", "%1 rows of data"),
+                         std::to_string(reader.port().frequencies.size())),
                      "must have at least 2"};
     }
     return reader.port();

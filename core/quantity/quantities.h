@@ -14,7 +14,8 @@ inline constexpr double degree = std::numbers::pi / 180.0;
 inline constexpr Quantity frequency{"f", "frequency_hz", 1.0, "Hz", 0.1, 200000.0, "frequency"};
 inline constexpr Quantity frequencies{
     "f", "frequencies_hz", 1.0, "Hz", 0.1, 200000.0, "frequencies, ascending"};
-inline constexpr Quantity fx{"fx", "fx_hz", 1.0, "Hz", 1.0, 100000.0, "crossover frequency"};
+inline constexpr Quantity fx{
+    "fx", "fx_hz", 1.0, "Hz", 1.0, 100000.0, YF_WORDS("core", "crossover frequency")};
 inline constexpr Quantity fs{"fs", "fs_hz", 1.0, "Hz", 1.0, 20000.0, "resonance"};
 
 inline constexpr Quantity sampleRate{
@@ -126,26 +127,32 @@ inline constexpr Quantity cellResistance{
     "R", "cell_ohm", 1.0, "Ω", 0.0, 100.0, "battery's own resistance"};
 
 // Geometry and measuring
-inline constexpr Quantity distance{"D", "distance_m", 1.0, "m", 0.001, 100.0, "measuring distance"};
-inline constexpr Quantity width{"w", "width_m", 1.0, "m", 0.02, 5.0, "width of the front"};
-inline constexpr Quantity height{"h", "height_m", 1.0, "m", 0.02, 5.0, "height of the front"};
-inline constexpr Quantity depth{"t", "depth_m", 1.0, "m", 0.02, 5.0, "depth of the cabinet"};
+inline constexpr Quantity distance{
+    "D", "distance_m", 1.0, "m", 0.001, 100.0, YF_WORDS("core", "measuring distance")};
+inline constexpr Quantity width{
+    "w", "width_m", 1.0, "m", 0.02, 5.0, YF_WORDS("core", "width of the front")};
+inline constexpr Quantity height{
+    "h", "height_m", 1.0, "m", 0.02, 5.0, YF_WORDS("core", "height of the front")};
+inline constexpr Quantity depth{
+    "t", "depth_m", 1.0, "m", 0.02, 5.0, YF_WORDS("core", "depth of the cabinet")};
 inline constexpr Quantity nominal{
-    "Zn", "nominal_ohm", 1.0, "Ω", 0.5, 2000.0, "nominal impedance, as printed"};
+    "Zn", "nominal_ohm", 1.0, "Ω", 0.5, 2000.0, YF_WORDS("core", "nominal impedance, as printed")};
 inline constexpr Quantity gate{"T", "gate_s", 1.0, "s", 1e-4, 10.0, "length of the gate"};
 inline constexpr Whole smoothing{
     "smoothing_per_octave", 0, 96, "smoothing of the data, 1/n octave"};
 inline constexpr Quantity scaleEnd{"", "end", 1.0, "", -1e9, 1e9, "end of a scale"};
-inline constexpr Quantity diameter{"d", "diameter_m", 1.0, "m", 0.005, 2.0, "outer diameter"};
-inline constexpr Quantity x{"x",
-                            "x_m",
-                            1.0,
-                            "m",
-                            -5.0,
-                            5.0,
-                            "place from the middle of the front, right as the listener sees it"};
+inline constexpr Quantity diameter{
+    "d", "diameter_m", 1.0, "m", 0.005, 2.0, YF_WORDS("core", "outer diameter")};
+inline constexpr Quantity x{
+    "x",
+    "x_m",
+    1.0,
+    "m",
+    -5.0,
+    5.0,
+    YF_WORDS("core", "place from the middle of the front, right as the listener sees it")};
 inline constexpr Quantity y{
-    "y", "y_m", 1.0, "m", -5.0, 5.0, "place from the middle of the front, up"};
+    "y", "y_m", 1.0, "m", -5.0, 5.0, YF_WORDS("core", "place from the middle of the front, up")};
 inline constexpr Quantity z{"z", "z_m", 1.0, "m", -5.0, 5.0, "acoustic centre, out of the front"};
 inline constexpr Quantity delay{"t", "delay_s", 1.0, "s", -0.1, 0.1, "extra delay"};
 

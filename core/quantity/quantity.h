@@ -74,6 +74,14 @@ struct Word {
     std::optional<std::string_view> fallback{};
 };
 
+/// A text that the program made (Words): kept as form and arguments, so that it can be read in
+/// another language later. Empty where it is missing.
+struct Told {
+    std::string_view key;
+    std::string_view help;
+    std::optional<std::string_view> fallback{""};
+};
+
 /// One of a few names; the member is an enum whose enumerators stand in the same order.
 template <std::size_t N>
 struct Choice {

@@ -166,7 +166,7 @@ Result<Shown> show(const ShowRequest& request) {
                 .evaluation = evaluation::evaluate(history.job()),
                 .position = history.position()};
     for (const job::Step& step : history.steps()) {
-        shown.steps.push_back(step.name);
+        shown.steps.push_back(step.name.english());
     }
     return shown;
 }
@@ -212,9 +212,10 @@ Result<Exported> exportJob(const ExportRequest& request) {
     if (cabinet == nullptr) {
         std::vector<std::string> names;
         std::ranges::transform(job.cabinets, std::back_inserter(names), &job::Cabinet::id);
-        return Error{"cabinet",
-                     "'" + *request.cabinet + "' given",
-                     "the nearest one is " + text::nearest(*request.cabinet, names)};
+        return Error{
+            "cabinet",
+            say(YF_WORDS("core", "'%1' given"), *request.cabinet),
+            say(YF_WORDS("core", "the nearest one is %1"), text::nearest(*request.cabinet, names))};
     }
     switch (request.format) {
     case ExportFormat::network: {

@@ -45,9 +45,10 @@ Result<job::Job> stateOf(const Record& record,
     std::vector<std::string> names;
     std::ranges::transform(record.snapshots, std::back_inserter(names), &job::Snapshot::name);
     return Error{key,
-                 "'" + *name + "' given",
-                 names.empty() ? "the job has no snapshot"
-                               : "the nearest one is " + text::nearest(*name, names)};
+                 say(YF_WORDS("core", "'%1' given"), *name),
+                 names.empty()
+                     ? "the job has no snapshot"
+                     : say(YF_WORDS("core", "the nearest one is %1"), text::nearest(*name, names))};
 }
 
 } // namespace

@@ -48,7 +48,7 @@ struct DiffRequest {
 };
 
 struct Diff {
-    std::vector<std::string> differences;
+    std::vector<Words> differences;
 
     static void fields(auto& self, auto&& field) {
         field(self.differences, quantity::Word{"differences", "one sentence each"});

@@ -8,9 +8,9 @@ namespace yf::report {
 
 /// One figure of the line: what it is, how it reads, where it comes from.
 struct Figure {
-    std::string id;       ///< sensitivity, impedance, corridor, parts
-    std::string text;     ///< "86.4 dB"
-    std::string explains; ///< one sentence on how it was found and what it rests on
+    Words id;       ///< sensitivity, impedance, corridor, parts
+    Words text;     ///< "86.4 dB"
+    Words explains; ///< one sentence on how it was found and what it rests on
 };
 
 /// The whole speaker's state in one line: sensitivity, least impedance, flatness, parts.
@@ -18,7 +18,7 @@ struct Figure {
 [[nodiscard]] std::vector<Figure> line(const evaluation::CabinetResult& result);
 
 /// "3.41 Ω at 2.1 kHz"
-[[nodiscard]] std::string impedanceText(const network::Lowest& least);
+[[nodiscard]] Words impedanceText(const network::Lowest& least);
 
 /// "−3.2 dB": the typographic minus, one decimal.
 [[nodiscard]] std::string levelText(double level);

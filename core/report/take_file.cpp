@@ -40,9 +40,10 @@ Result<TakeFileWritten> exportTakeOf(const TakeFileRequest& request) {
             ids.push_back(known.id);
         }
         return Error{"take",
-                     "'" + request.take + "' given",
+                     say(YF_WORDS("core", "'%1' given"), request.take),
                      ids.empty() ? "the job has none"
-                                 : "the nearest known take is " + text::nearest(request.take, ids)};
+                                 : say(YF_WORDS("core", "the nearest known take is %1"),
+                                       text::nearest(request.take, ids))};
     }
     YF_TRY(content, take::exportTake(*take, request.format));
     return TakeFileWritten{std::move(content), isSound(request.format)};

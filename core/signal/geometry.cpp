@@ -21,8 +21,8 @@ std::optional<Error> check(const Geometry& g) {
     const double higher = std::max(g.speakerHeight.value_or(0.0), g.microphoneHeight.value_or(0.0));
     if (g.ceilingHeight && *g.ceilingHeight <= higher) {
         return Error{"ceiling_height_m",
-                     printNumber(*g.ceilingHeight) + " given",
-                     "must be above " + printNumber(higher)};
+                     say(YF_WORDS("core", "%1 given"), printNumber(*g.ceilingHeight)),
+                     say(YF_WORDS("core", "must be above %1"), printNumber(higher))};
     }
     return std::nullopt;
 }

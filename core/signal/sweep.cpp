@@ -70,42 +70,48 @@ std::optional<Error> check(const SweepPlan& plan) {
     using text::printNumber;
     if (std::ranges::find(usualRates, plan.rate) == usualRates.end()) {
         return Error{"sample_rate_hz",
-                     printNumber(plan.rate) + " given",
+                     say(YF_WORDS("core", "%1 given"), printNumber(plan.rate)),
                      "must be 44100, 48000, 88200, 96000, 176400 or 192000"};
     }
     const double start = startOf(plan);
     const double end = endOf(plan);
     if (plan.start > plan.rate / 4.0) {
         return Error{"start_hz",
-                     printNumber(plan.start) + " given",
-                     "must be 1 to " + printNumber(plan.rate / 4.0)};
+                     say(YF_WORDS("core", "%1 given"), printNumber(plan.start)),
+                     say(YF_WORDS("core", "must be 1 to %1"), printNumber(plan.rate / 4.0))};
     }
     if (start > plan.rate / 4.0) {
         return Error{"protect_above_hz",
-                     printNumber(start) + " given",
-                     "must be at most " + printNumber(plan.rate / 4.0)};
+                     say(YF_WORDS("core", "%1 given"), printNumber(start)),
+                     say(YF_WORDS("core", "must be at most %1"), printNumber(plan.rate / 4.0))};
     }
     if (!(end >= 2.0 * start && end < plan.rate / 2.0)) {
-        return Error{"end_hz",
-                     printNumber(end) + " given",
-                     "must be at least " + printNumber(2.0 * start) +
-                         " (twice the start) and below " + printNumber(plan.rate / 2.0) +
-                         " (half the rate)"};
+        return Error{
+            "end_hz",
+            say(YF_WORDS("core", "%1 given"), printNumber(end)),
+            say(YF_WORDS("core",
+                         "must be at least %1 (twice the start) and below %2 (half the rate)"),
+                printNumber(2.0 * start),
+                printNumber(plan.rate / 2.0))};
     }
     if (plan.level > plan.mostLevel) {
         return Error{"level_db",
-                     printNumber(plan.level) + " is above max_level_db " +
-                         printNumber(plan.mostLevel) + " (allowed -80 to " +
-                         printNumber(plan.mostLevel) + ")",
+                     say(YF_WORDS("core", "%1 is above max_level_db %2 (allowed -80 to %3)"),
+                         printNumber(plan.level),
+                         printNumber(plan.mostLevel),
+                         printNumber(plan.mostLevel)),
                      ""};
     }
     const double ratio = std::log(end / start);
     if (rounded(start * plan.duration / ratio) < 1.0) {
-        return Error{"duration_s",
-                     printNumber(plan.duration) + " is too short for a sweep from " +
-                         printNumber(start) + " Hz to " + printNumber(end) + " Hz (at least " +
-                         upwards(0.5 * ratio / start) + ")",
-                     ""};
+        return Error{
+            "duration_s",
+            say(YF_WORDS("core", "%1 is too short for a sweep from %2 Hz to %3 Hz (at least %4)"),
+                printNumber(plan.duration),
+                printNumber(start),
+                printNumber(end),
+                upwards(0.5 * ratio / start)),
+            ""};
     }
     return std::nullopt;
 }
@@ -251,8 +257,9 @@ Result<SweepFacts> describeSweep(const SweepRequest& request) {
             const double n = request.atSamples[i];
             if (n != std::floor(n) || n >= static_cast<double>(play.size())) {
                 return Error{"at_samples[" + std::to_string(i) + "]",
-                             text::printNumber(n) + " given",
-                             "must be a whole number, 0 to " + std::to_string(play.size() - 1)};
+                             say(YF_WORDS("core", "%1 given"), text::printNumber(n)),
+                             say(YF_WORDS("core", "must be a whole number, 0 to %1"),
+                                 std::to_string(play.size() - 1))};
             }
             facts.values.push_back(play[static_cast<std::size_t>(n)]);
         }

@@ -126,23 +126,25 @@ Result<Sound> readWav(const std::string& bytes, const std::string& name) {
         return Error{name, "holds no samples", "must hold an impulse response"};
     }
     if (info.frames * info.channels > mostSamples) {
-        return Error{name,
-                     std::to_string(info.frames * info.channels) + " samples",
-                     "an impulse response is shorter than ten minutes"};
+        return Error{
+            name,
+            say(YF_WORDS("core", "%1 samples"), std::to_string(info.frames * info.channels)),
+            "an impulse response is shorter than ten minutes"};
     }
     std::vector<double> mixed(static_cast<std::size_t>(info.frames * info.channels));
     const sf_count_t got = sf_readf_double(file.get(), mixed.data(), info.frames);
     if (got != info.frames) {
         return Error{name,
-                     "ends after " + std::to_string(got) + " of " + std::to_string(info.frames) +
-                         " samples",
+                     say(YF_WORDS("core", "ends after %1 of %2 samples"),
+                         std::to_string(got),
+                         std::to_string(info.frames)),
                      "the file is cut off"};
     }
     if (const auto bad = std::ranges::find_if_not(mixed, [](double v) { return std::isfinite(v); });
         bad != mixed.end()) {
         return Error{name,
-                     "sample " + std::to_string((bad - mixed.begin()) / info.channels + 1) +
-                         " is no number",
+                     say(YF_WORDS("core", "sample %1 is no number"),
+                         std::to_string((bad - mixed.begin()) / info.channels + 1)),
                      "all samples must be finite"};
     }
     Sound sound{.rate = static_cast<double>(info.samplerate), .format = formatName(info.format)};

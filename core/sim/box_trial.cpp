@@ -99,7 +99,7 @@ Result<BoxTrial> boxTrial(const BoxTrialRequest& request) {
              .Qms = known.driver.Qms});
         if (!read) {
             ++t.failed;
-            t.wrong.push_back(std::to_string(n) + ": " + read.error().given);
+            t.wrong.push_back(std::to_string(n) + ": " + read.error().given.english());
             continue;
         }
         const char* truth = known.fault == BoxFault::leak      ? "leak"

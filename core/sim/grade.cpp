@@ -34,7 +34,9 @@ Result<double> minutes(const GradeRequest& r) {
             return bench::unknown("checks", "check", key, keys);
         }
         if (std::ranges::count(r.checks, key) > 1) {
-            return Error{"checks", "'" + key + "' stands twice", "each check is named once"};
+            return Error{"checks",
+                         say(YF_WORDS("core", "'%1' stands twice"), key),
+                         "each check is named once"};
         }
         sum += bench::minutesOf(table, *c, {}, open);
         open = open || table.checks[*c].opensBox;

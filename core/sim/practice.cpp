@@ -166,10 +166,12 @@ void Practice::note(const std::string& check, const std::string& outcome, bool t
 
 Result<std::string> Practice::make(const std::string& check, bool cautionsHeeded) {
     if (!bench::shippedTable().check(check)) {
-        return Error{"check", "'" + check + "' given", "is not in the table"};
+        return Error{"check", say(YF_WORDS("core", "'%1' given"), check), "is not in the table"};
     }
     if (wantsFigures(check)) {
-        return Error{"check", "'" + check + "' wants figures", "read the meter and enter them"};
+        return Error{"check",
+                     say(YF_WORDS("core", "'%1' wants figures"), check),
+                     "read the meter and enter them"};
     }
     job::BenchReading reading;
     reading.check = check;

@@ -116,7 +116,7 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
     const job::Driver* driver = job::findDriver(job, view.driver);
     const job::Cabinet* cabinet = job::findCabinet(job, view.cabinet);
     if (!view.driver.empty() && driver == nullptr) {
-        return Error{"driver", "'" + view.driver + "' is not in the job", ""};
+        return Error{"driver", say(YF_WORDS("core", "'%1' is not in the job"), view.driver), ""};
     }
     bench.room = {.distance = view.distance,
                   .speakerHeight = 1.2,
@@ -131,14 +131,16 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
                    .thirdHarmonic = 1e-3};
     if (driver == nullptr) {
         if (cabinet == nullptr) {
-            return Error{"cabinet", "'" + view.cabinet + "' is not in the job", ""};
+            return Error{
+                "cabinet", say(YF_WORDS("core", "'%1' is not in the job"), view.cabinet), ""};
         }
         const evaluation::Evaluation evaluation = evaluation::evaluate(job);
         const evaluation::CabinetResult* result = evaluation.find(cabinet->id);
         if (result == nullptr || result->impedance.size() < 2 || result->sum.size() < 2) {
-            return Error{"cabinet",
-                         "'" + cabinet->name + "' has no drivers with curves yet",
-                         "measure its drivers first, one by one"};
+            return Error{
+                "cabinet",
+                say(YF_WORDS("core", "'%1' has no drivers with curves yet"), cabinet->name),
+                "measure its drivers first, one by one"};
         }
         const double perVolt = 1.0 / cabinet->circuit.source.voltage;
         const auto whole =
@@ -178,7 +180,7 @@ Result<SoundBench> soundBench(const job::Job& job, const BenchView& view) {
     }
     if (!driver->place.fb) {
         return Error{"place",
-                     "'" + driver->name + "' sits in no vented box",
+                     say(YF_WORDS("core", "'%1' sits in no vented box"), driver->name),
                      "enter the tuning of its box, or measure its cone"};
     }
     const double fb = *driver->place.fb;

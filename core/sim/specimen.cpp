@@ -159,12 +159,14 @@ Result<Hidden> hiddenOf(const SpecimenRequest& r, Random& random) {
     if (range.high <= 0.0) {
         return Hidden{*r.fault, 0.0};
     }
-    const std::string allowed = "must be " + text::rangeText(range.low, range.high);
+    const Words allowed =
+        say(YF_WORDS("core", "must be %1"), text::rangeText(range.low, range.high));
     if (!r.severity) {
         return Error{"severity", "missing", allowed};
     }
     if (!(*r.severity >= range.low && *r.severity <= range.high)) {
-        return Error{"severity", text::printNumber(*r.severity) + " given", allowed};
+        return Error{
+            "severity", say(YF_WORDS("core", "%1 given"), text::printNumber(*r.severity)), allowed};
     }
     return Hidden{*r.fault, *r.severity};
 }
@@ -182,10 +184,12 @@ std::optional<Error> contradiction(const driver::ModelKeys& keys, const Motor& m
 
     for (const auto& row : rows) {
         if (row.given && !(std::abs(*row.given / row.implied - 1.0) <= slack)) {
-            return Error{row.key,
-                         text::printNumber(*row.given) + " given",
-                         "must be within 10 % of " + text::printSignificant(row.implied, 4) +
-                             ", which Re, Bl, Mms, Cms and Rms make"};
+            return Error{
+                row.key,
+                say(YF_WORDS("core", "%1 given"), text::printNumber(*row.given)),
+                say(YF_WORDS("core",
+                             "must be within 10 % of %1, which Re, Bl, Mms, Cms and Rms make"),
+                    text::printSignificant(row.implied, 4))};
         }
     }
     return std::nullopt;

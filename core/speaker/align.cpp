@@ -41,7 +41,9 @@ Result<Shared> sharedOf(const AlignRequest& r) {
     Shared s{.axis = curve::within(curve::designAxis(), held.from, held.to)};
     constexpr std::size_t leastPoints = 8;
     if (s.axis.size() < leastPoints) {
-        return Error{"second", "shares no range with first", "curves must overlap in frequency"};
+        return Error{"second",
+                     YF_WORDS("core", "shares no range with first"),
+                     YF_WORDS("core", "curves must overlap in frequency")};
     }
     YF_TRY(first, curve::interpolate(measure::toCurve(r.first), s.axis));
     YF_TRY(second, curve::interpolate(measure::toCurve(r.second), s.axis));
@@ -141,16 +143,22 @@ std::optional<Error> check(const AlignRequest& r) {
     if (!r.first.hasPhase() || !r.second.hasPhase()) {
         return Error{r.first.hasPhase() ? "second.phases_deg" : "first.phases_deg",
                      "missing",
-                     "must be given: curves that are added need phases"};
+                     YF_WORDS("core", "must be given: curves that are added need phases")};
     }
     if (r.timing == Timing::own && !r.sum) {
-        return Error{"sum", "missing", "must be given for timing own: levels of both together"};
+        return Error{"sum",
+                     "missing",
+                     YF_WORDS("core", "must be given for timing own: levels of both together")};
     }
     if (r.delays.size() != 2 || !(r.delays[0] < r.delays[1])) {
-        return Error{"delay_range_s", "does not rise", "must be two delays, the earlier first"};
+        return Error{"delay_range_s",
+                     YF_WORDS("core", "does not rise"),
+                     YF_WORDS("core", "must be two delays, the earlier first")};
     }
     if (r.band && (r.band->size() != 2 || !((*r.band)[0] < (*r.band)[1]))) {
-        return Error{"band_hz", "does not rise", "must be two frequencies, the lower first"};
+        return Error{"band_hz",
+                     YF_WORDS("core", "does not rise"),
+                     YF_WORDS("core", "must be two frequencies, the lower first")};
     }
     return std::nullopt;
 }
@@ -160,9 +168,9 @@ Result<AlignAnswer> align(const AlignRequest& r) {
     AlignAnswer answer;
     const auto noOverlap = [&] {
         return Error{"second",
-                     text::printFixed(apart(shared.first, shared.second) + 12.0, 1) +
-                         " dB apart at the nearest",
-                     "must come within 12 dB of first over a third of an octave"};
+                     say(YF_WORDS("core", "%1 dB apart at the nearest"),
+                         text::printFixed(apart(shared.first, shared.second) + 12.0, 1)),
+                     YF_WORDS("core", "must come within 12 dB of first over a third of an octave")};
     };
     if (r.timing == Timing::own) {
         const auto found =
@@ -190,14 +198,15 @@ Result<AlignAnswer> align(const AlignRequest& r) {
         return apart(shared.first, shared.second) > 0.0
                    ? noOverlap()
                    : Error{"fx_hz",
-                           "missing, and the second never takes over from the first",
-                           "must be given"};
+                           YF_WORDS("core",
+                                    "missing, and the second never takes over from the first"),
+                           YF_WORDS("core", "must be given")};
     }
     answer.fx = r.fx.value_or(crossing ? crossing->fx : 0.0);
     if (answer.fx < shared.axis.front() || answer.fx > shared.axis.back()) {
         return Error{"fx_hz",
-                     text::printNumber(answer.fx) + " given",
-                     "must lie where all curves have data"};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(answer.fx)),
+                     YF_WORDS("core", "must lie where all curves have data")};
     }
     const Complex a = valueAt(shared.axis, shared.first, answer.fx);
     const Complex b = valueAt(shared.axis, shared.second, answer.fx);

@@ -15,15 +15,16 @@ namespace {
 /// What one condition of both says; nothing where they agree or neither states it.
 class Judge {
 public:
-    explicit Judge(std::vector<std::string>& whyNot) : whyNot_(whyNot) {}
+    explicit Judge(std::vector<Words>& whyNot) : whyNot_(whyNot) {}
 
     template <class T, class Alike>
     void ask(const char* what, const std::optional<T>& a, const std::optional<T>& b, Alike alike) {
         if (a.has_value() != b.has_value()) {
-            whyNot_.push_back(std::string(what) + ": not known for " + (a ? "after" : "before"));
+            whyNot_.push_back(a ? say(YF_WORDS("core", "%1: not known for after"), what)
+                                : say(YF_WORDS("core", "%1: not known for before"), what));
         } else if (a && !alike(*a, *b)) {
-            whyNot_.push_back(std::string(what) + ": " + text(*a) + " before, " + text(*b) +
-                              " after");
+            whyNot_.push_back(
+                say(YF_WORDS("core", "%1: %2 before, %3 after"), what, text(*a), text(*b)));
         }
     }
 
@@ -34,7 +35,7 @@ private:
 
     static std::string text(const std::string& v) { return "'" + v + "'"; }
 
-    std::vector<std::string>& whyNot_;
+    std::vector<Words>& whyNot_;
 };
 
 bool alikeWithin(double a, double b, double share) {

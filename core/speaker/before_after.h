@@ -72,7 +72,7 @@ struct StatesAnswer {
     double flatnessAfter{};
     double driveCorrection{}; ///< dB that was added to `after` for another drive
     bool comparable{true};
-    std::vector<std::string> whyNot;
+    std::vector<Words> whyNot;
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;

@@ -293,8 +293,9 @@ std::optional<Error> check(const DiffractionRequest& r) {
     }
     const auto outside = [](const char* key, double value, double half) {
         return Error{key,
-                     text::printNumber(value) + " given",
-                     "must lie on the panel, within " + text::printNumber(half) + " of its middle"};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(value)),
+                     say(YF_WORDS("core", "must lie on the panel, within %1 of its middle"),
+                         text::printNumber(half))};
     };
     if (!(std::abs(r.sourceX) < 0.5 * *r.width)) {
         return outside("source_x_m", r.sourceX, 0.5 * *r.width);
@@ -305,13 +306,15 @@ std::optional<Error> check(const DiffractionRequest& r) {
     const double shorter = std::min(*r.width, *r.height);
     if (!(r.edgeSize <= 0.5 * shorter)) {
         return Error{"edge_m",
-                     text::printNumber(r.edgeSize) + " given",
-                     "must be at most half the shorter side, " + text::printNumber(0.5 * shorter)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.edgeSize)),
+                     say(YF_WORDS("core", "must be at most half the shorter side, %1"),
+                         text::printNumber(0.5 * shorter))};
     }
     if (r.radius && !(*r.radius <= 0.5 * shorter)) {
         return Error{"radius_m",
-                     text::printNumber(*r.radius) + " given",
-                     "must be at most half the shorter side, " + text::printNumber(0.5 * shorter)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.radius)),
+                     say(YF_WORDS("core", "must be at most half the shorter side, %1"),
+                         text::printNumber(0.5 * shorter))};
     }
     const double off =
         std::acos(std::clamp(std::cos(r.horizontal) * std::cos(r.vertical), -1.0, 1.0)) /
@@ -319,7 +322,7 @@ std::optional<Error> check(const DiffractionRequest& r) {
     if (!(off <= widestAngle + 1e-9)) {
         return Error{std::abs(r.horizontal) >= std::abs(r.vertical) ? "horizontal_deg"
                                                                     : "vertical_deg",
-                     text::printNumber(off) + " degrees off the axis",
+                     say(YF_WORDS("core", "%1 degrees off the axis"), text::printNumber(off)),
                      "must be within 80 degrees: behind that the method fails"};
     }
     return std::nullopt;

@@ -53,9 +53,10 @@ Result<Sums> onOneAxis(const NullTestRequest& r) {
     }
     constexpr std::size_t leastPoints = 3;
     if (sums.axis.size() < leastPoints) {
-        return Error{"normal",
-                     "shares no range with the others",
-                     "all curves must hold the same frequencies about the crossover"};
+        return Error{
+            "normal",
+            YF_WORDS("core", "shares no range with the others"),
+            YF_WORDS("core", "all curves must hold the same frequencies about the crossover")};
     }
     std::vector<double>* rows[] = {&sums.normal, &sums.reversed, &sums.first, &sums.second};
     for (std::size_t i = 0; i < count; ++i) {
@@ -222,18 +223,18 @@ const char* judgeDepth(double depth) {
     constexpr double excellent = 30.0;
     constexpr double good = 20.0;
     constexpr double improvable = 12.0;
-    return depth >= excellent    ? "excellent"
-           : depth >= good       ? "good"
-           : depth >= improvable ? "improvable"
-                                 : "not aligned";
+    return depth >= excellent    ? YF_WORDS("core", "excellent")
+           : depth >= good       ? YF_WORDS("core", "good")
+           : depth >= improvable ? YF_WORDS("core", "improvable")
+                                 : YF_WORDS("core", "not aligned");
 }
 
 std::optional<Error> check(const NullTestRequest& r) {
     const bool figures = r.levelDifference || r.phaseDifference;
     if (figures && (r.normal || r.reversed || r.first || r.second || r.fx)) {
         return Error{r.levelDifference ? "level_difference_db" : "phase_difference_deg",
-                     "given beside curves",
-                     "give two figures, or curves"};
+                     YF_WORDS("core", "given beside curves"),
+                     YF_WORDS("core", "give two figures, or curves")};
     }
     if (figures) {
         return r.levelDifference && r.phaseDifference
@@ -241,16 +242,20 @@ std::optional<Error> check(const NullTestRequest& r) {
                    : std::optional(
                          Error{r.levelDifference ? "phase_difference_deg" : "level_difference_db",
                                "missing",
-                               "must be given with the other figure"});
+                               YF_WORDS("core", "must be given with the other figure")});
     }
     if (!r.normal) {
-        return Error{"normal", "missing", "must be levels of both together, or give two figures"};
+        return Error{"normal",
+                     "missing",
+                     YF_WORDS("core", "must be levels of both together, or give two figures")};
     }
     if (r.first.has_value() != r.second.has_value()) {
-        return Error{r.first ? "second" : "first", "missing", "both drivers alone, or neither"};
+        return Error{r.first ? "second" : "first",
+                     "missing",
+                     YF_WORDS("core", "both drivers alone, or neither")};
     }
     if (!r.reversed && !r.first) {
-        return Error{"reversed", "missing", "must be given, or first and second"};
+        return Error{"reversed", "missing", YF_WORDS("core", "must be given, or first and second")};
     }
     return std::nullopt;
 }
@@ -266,17 +271,18 @@ Result<NullTestAnswer> nullTest(const NullTestRequest& r) {
     if (r.first && !fx) {
         fx = meetingOf(sums);
         if (!fx) {
-            return Error{"fx_hz",
-                         "missing, and the two levels never meet",
-                         "must be given, or the second must take over from the first"};
+            return Error{
+                "fx_hz",
+                YF_WORDS("core", "missing, and the two levels never meet"),
+                YF_WORDS("core", "must be given, or the second must take over from the first")};
         }
     }
     if (fx && (*fx < sums.axis.front() || *fx > sums.axis.back())) {
         return Error{"fx_hz",
-                     text::printNumber(*fx) + " given",
-                     "must lie where all curves have data, " +
-                         text::printNumber(sums.axis.front()) + " to " +
-                         text::printNumber(sums.axis.back())};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*fx)),
+                     say(YF_WORDS("core", "must lie where all curves have data, %1 to %2"),
+                         text::printNumber(sums.axis.front()),
+                         text::printNumber(sums.axis.back()))};
     }
     if (!sums.reversed.empty()) {
         putNotch(sums, fx, answer);

@@ -102,9 +102,10 @@ Result<std::size_t> indexOf(const Speaker& speaker, const std::string& name, std
         for (const SpeakerDriver& d : speaker.drivers) {
             names.push_back(d.name);
         }
-        return Error{text::join("pair", place),
-                     "'" + name + "' is unknown",
-                     "the nearest known driver is " + text::nearest(name, names)};
+        return Error{
+            text::join("pair", place),
+            say(YF_WORDS("core", "'%1' is unknown"), name),
+            say(YF_WORDS("core", "the nearest known driver is %1"), text::nearest(name, names))};
     }
     return static_cast<std::size_t>(found - speaker.drivers.begin());
 }
@@ -174,8 +175,9 @@ std::optional<Error> check(const PolarRequest& r) {
     }
     if (r.pair && (r.pair->size() != 2 || r.pair->front() == r.pair->back())) {
         return Error{"pair",
-                     r.pair->size() == 2 ? "'" + r.pair->front() + "' given twice"
-                                         : std::to_string(r.pair->size()) + " given",
+                     r.pair->size() == 2
+                         ? say(YF_WORDS("core", "'%1' given twice"), r.pair->front())
+                         : say(YF_WORDS("core", "%1 given"), std::to_string(r.pair->size())),
                      "must be two different drivers"};
     }
     if (r.angles) {
@@ -191,7 +193,8 @@ std::optional<Error> check(const PolarRequest& r) {
         for (std::size_t i = 0; i < r.angles->size(); ++i) {
             if (!(std::abs((*r.angles)[i]) <= most * quantity::degree + 1e-12)) {
                 return Error{text::join("angles_deg", i),
-                             text::printNumber((*r.angles)[i] / quantity::degree) + " given",
+                             say(YF_WORDS("core", "%1 given"),
+                                 text::printNumber((*r.angles)[i] / quantity::degree)),
                              "must be within 90 degrees in the vertical plane"};
             }
         }

@@ -33,8 +33,9 @@ Result<std::vector<Complex>> curveOn(const measure::CurveKeys& keys, const Axis&
 Error outside(std::string key, const measure::CurveKeys& keys) {
     return {std::move(key),
             "does not hold all frequencies asked for",
-            "must cover them; it has " + text::printEngineering(keys.frequencies.front(), "Hz") +
-                " to " + text::printEngineering(keys.frequencies.back(), "Hz")};
+            say(YF_WORDS("core", "must cover them; it has %1 to %2"),
+                text::printEngineering(keys.frequencies.front(), "Hz"),
+                text::printEngineering(keys.frequencies.back(), "Hz"))};
 }
 
 /// Sides of one plane over the axis' curve of the same set.
@@ -156,8 +157,9 @@ double wrapped(double angle) {
 
 std::optional<Error> check(const IdealFilter& f) {
     return f.kind == FilterKind::linkwitzRiley && f.order % 2 == 1
-               ? std::optional(
-                     Error{"order", std::to_string(f.order) + " given", "must be even for lr"})
+               ? std::optional(Error{"order",
+                                     say(YF_WORDS("core", "%1 given"), std::to_string(f.order)),
+                                     "must be even for lr"})
                : std::nullopt;
 }
 
@@ -184,7 +186,9 @@ std::optional<Error> check(const SpeakerDriver& d) {
         return missing("transfer.phases_deg", "curves that are multiplied need phases");
     }
     if (d.polarity != 1 && d.polarity != -1) {
-        return Error{"polarity", std::to_string(d.polarity) + " given", "must be 1 or -1"};
+        return Error{"polarity",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(d.polarity)),
+                     "must be 1 or -1"};
     }
     if (d.timing == Timing::common && !d.takenAt) {
         return missing("taken_at", "common timing needs the microphone's place");
@@ -211,15 +215,16 @@ std::optional<Error> check(const SpeakerDriver& d) {
 std::optional<Error> check(const Speaker& s) {
     constexpr std::size_t most = 12;
     if (s.drivers.empty() || s.drivers.size() > most) {
-        return Error{
-            "drivers", std::to_string(s.drivers.size()) + " given", "must be 1 to 12 drivers"};
+        return Error{"drivers",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(s.drivers.size())),
+                     "must be 1 to 12 drivers"};
     }
     std::set<std::string> names;
     for (std::size_t i = 0; i < s.drivers.size(); ++i) {
         const std::string path = text::join("drivers", i);
         if (!names.insert(s.drivers[i].name).second) {
             return Error{text::join(path, "name"),
-                         "'" + s.drivers[i].name + "' given twice",
+                         say(YF_WORDS("core", "'%1' given twice"), s.drivers[i].name),
                          "a name may stand once"};
         }
         if (s.drivers[i].timing != s.drivers.front().timing) {
@@ -300,8 +305,8 @@ Result<SumAnswer> sum(const SumRequest& r) {
     constexpr double leastDistance = 0.01;
     if (!(nearest(radiators, P) >= leastDistance)) {
         return Error{"distance_m",
-                     "the ear would be " + text::printNumber(nearest(radiators, P)) +
-                         " m from a driver",
+                     say(YF_WORDS("core", "the ear would be %1 m from a driver"),
+                         text::printNumber(nearest(radiators, P))),
                      "must be 10 mm or more from each"};
     }
     auto each = pressuresAt(radiators, P, D);

@@ -257,25 +257,28 @@ std::vector<Candidate> candidatesFor(const job::Job& job,
         }
     }
     for (const job::Mount& mount : cabinet.mounts) {
+        const std::string name = driverNameOf(job, mount.driver);
         for (const double up : {-0.02, 0.02}) {
             job::Mount to = mount;
             to.y += up;
             edit::Edit edit = edit::shiftDriver(cabinet.id, to, {});
-            edit.name = driverNameOf(job, mount.driver) + (up > 0.0 ? " 20 mm up" : " 20 mm down");
+            edit.name = up > 0.0 ? say(YF_WORDS("core", "%1 20 mm up"), name)
+                                 : say(YF_WORDS("core", "%1 20 mm down"), name);
             all.push_back({std::move(edit), Effort::wood});
         }
         for (const double out : {-0.005, 0.005}) {
             job::Mount to = mount;
             to.z += out;
             edit::Edit edit = edit::shiftDriver(cabinet.id, to, {});
-            edit.name = driverNameOf(job, mount.driver) + (out > 0.0 ? " 5 mm out" : " 5 mm in");
+            edit.name = out > 0.0 ? say(YF_WORDS("core", "%1 5 mm out"), name)
+                                  : say(YF_WORDS("core", "%1 5 mm in"), name);
             all.push_back({std::move(edit), Effort::wood});
         }
         if (std::abs(mount.x) > 0.005) {
             job::Mount to = mount;
             to.x = -mount.x;
             edit::Edit edit = edit::shiftDriver(cabinet.id, to, {});
-            edit.name = driverNameOf(job, mount.driver) + " to the other side";
+            edit.name = say(YF_WORDS("core", "%1 to the other side"), name);
             all.push_back({std::move(edit), Effort::wood});
         }
     }
@@ -335,7 +338,7 @@ RemedyList remediesFor(const job::Job& job,
         if (after && before->window - after->window >= worthAWord &&
             after->axis <= before->axis + bearable) {
             if (candidate.edit.nameAfter) {
-                const std::string name = candidate.edit.nameAfter(*changed);
+                const Words name = candidate.edit.nameAfter(*changed);
                 candidate.edit.name = candidate.effort == Effort::wood ? candidate.edit.name : name;
             }
             list.remedies.push_back({.edit = std::move(candidate.edit),
@@ -391,7 +394,7 @@ Arrival byCommonReference(const job::Job& job,
     const job::Take* b = job::takeInUse(job, upper, job::TakeKind::response);
     if (a == nullptr || b == nullptr || a->curve->phase() != curve::Phase::common ||
         b->curve->phase() != curve::Phase::common) {
-        arrival.missing = "responses of both with one time reference";
+        arrival.missing = YF_WORDS("core", "responses of both with one time reference");
         return arrival;
     }
     // Each about the crossover, on its own side of it: an octave and a half.
@@ -400,7 +403,7 @@ Arrival byCommonReference(const job::Job& job,
     const auto second =
         signal::excessDelay(*b->curve, 0.0, reach, curve::Range{fx / 1.4, fx * 4.0});
     if (!first || !second) {
-        arrival.missing = "responses that reach an octave beyond the crossover";
+        arrival.missing = YF_WORDS("core", "responses that reach an octave beyond the crossover");
         return arrival;
     }
     arrival.delay = second->delay - first->delay;
@@ -422,7 +425,8 @@ Arrival byThreeTakes(const job::Job& job, const job::Driver& lower, const job::D
     const job::Take* a = job::takeInUse(job, lower, job::TakeKind::response);
     const job::Take* b = job::takeInUse(job, upper, job::TakeKind::response);
     if (both == nullptr || a == nullptr || b == nullptr) {
-        arrival.missing = "a take of " + lower.name + " and " + upper.name + " together";
+        arrival.missing =
+            say(YF_WORDS("core", "a take of %1 and %2 together"), lower.name, upper.name);
         return arrival;
     }
     const auto clip = [](const job::Take& t) { return t.curve->trusted(); };
@@ -431,7 +435,7 @@ Arrival byThreeTakes(const job::Job& job, const job::Driver& lower, const job::D
     const curve::Axis axis = curve::within(curve::designAxis(), from, to);
     constexpr std::size_t leastPoints = 24;
     if (axis.size() < leastPoints) {
-        arrival.missing = "three takes that share half an octave";
+        arrival.missing = YF_WORDS("core", "three takes that share half an octave");
         return arrival;
     }
     const auto own = [&](const job::Take& t) {
@@ -444,7 +448,7 @@ Arrival byThreeTakes(const job::Job& job, const job::Driver& lower, const job::D
     const auto found =
         speaker::delayFrom({.axis = axis, .first = first, .second = second, .sum = sum});
     if (!found) {
-        arrival.missing = "drivers that overlap";
+        arrival.missing = YF_WORDS("core", "drivers that overlap");
         return arrival;
     }
     arrival.delay = found->best.delay;
@@ -479,27 +483,33 @@ Advice adviceOf(const std::vector<Arrival>& ways, double fx) {
     constexpr double tooMuch = 15.0; // degrees
     const auto degrees = [&](double seconds) { return 360.0 * fx * seconds; };
     if (three.ambiguous) {
-        return {"Two delays explain the sum: repeat the three takes without the network, or with "
-                "the microphone raised by a known height.",
+        return {YF_WORDS("core",
+                         "Two delays explain the sum: repeat the three takes without the network, "
+                         "or with the microphone raised by a known height."),
                 true};
     }
     if (common.delay && three.delay) {
         const double apart = std::abs(*common.delay - *three.delay);
         if (apart > 2.0 * std::hypot(common.u, three.u)) {
-            return {"Common reference and three takes differ by more than both allow: something "
-                    "moved between them, or a level changed; repeat the take of both together.",
-                    true};
+            return {
+                YF_WORDS(
+                    "core",
+                    "Common reference and three takes differ by more than both allow: something "
+                    "moved between them, or a level changed; repeat the take of both together."),
+                true};
         }
     }
     const Arrival& best = three.delay && (!common.delay || three.u < common.u) ? three : common;
     if (!best.delay) {
-        return {"Only the drivers' depth is known, good to 10 mm: take both with one time "
-                "reference, or each alone and both together.",
+        return {YF_WORDS("core",
+                         "Only the drivers' depth is known, good to 10 mm: take both with one time "
+                         "reference, or each alone and both together."),
                 true};
     }
     if (degrees(best.u) > tooMuch) {
-        return {"The delay is not known to 15 degrees at the crossover: take one of them turned "
-                "over as well, or widen the overlap.",
+        return {YF_WORDS("core",
+                         "The delay is not known to 15 degrees at the crossover: take one of them "
+                         "turned over as well, or widen the overlap."),
                 true};
     }
     return {};

@@ -71,7 +71,7 @@ struct Arrival {
     std::optional<double> delay; ///< s; absent: not known this way
     double u{};                  ///< s, standard uncertainty
     bool ambiguous{};
-    std::string missing; ///< what take it needs, in words
+    Words missing; ///< what take it needs, in words
 };
 
 /// A take that would settle it: one driver alone, or two together.
@@ -87,7 +87,7 @@ struct ArrivalStudy {
     std::size_t upper{};
     double fx{};
     std::vector<Arrival> ways; ///< one for each method
-    std::string advice;        ///< which take to repeat, or why they differ; empty: they agree
+    Words advice;              ///< which take to repeat, or why they differ; empty: they agree
     std::optional<TakeWanted> wanted; ///< by the advice, or as a second witness
 };
 

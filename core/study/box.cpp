@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/study/box.h"
 
+#include "core/base/words.h"
 #include "core/box/designs.h"
 #include "core/edit/box.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>
@@ -68,24 +68,28 @@ bool complete(const box::Driver& d) {
     return d.Re > 0.0 && d.fs > 0.0 && d.Qms > 0.0 && d.Qes > 0.0 && d.Vas > 0.0 && d.Sd > 0.0;
 }
 
-std::string sentenceFor(const box::Penalty& p) {
+Words sentenceFor(const box::Penalty& p) {
     const auto number = [](double v, int decimals) { return text::printFixed(v, decimals); };
     if (p.what == "peak") {
-        return "peaks by " + number(p.found, 1) + " dB";
+        return say(YF_WORDS("core", "peaks by %1 dB"), number(p.found, 1));
     }
     if (p.what == "f3") {
-        return "reaches down to " + hertz(p.found) + " only, the old one to " + hertz(*p.wanted);
+        return say(YF_WORDS("core", "reaches down to %1 only, the old one to %2"),
+                   hertz(p.found),
+                   hertz(*p.wanted));
     }
     if (p.what == "sensitivity") {
         const double off = p.found - *p.wanted;
-        return number(std::abs(off), 1) + " dB " + (off > 0.0 ? "louder" : "quieter") +
-               " than the old one";
+        return off > 0.0 ? say(YF_WORDS("core", "%1 dB louder than the old one"), number(off, 1))
+                         : say(YF_WORDS("core", "%1 dB quieter than the old one"), number(-off, 1));
     }
     if (p.what == "resistance") {
-        return "Re of " + number(p.found, 1) + " ohms loads the amplifier more than the old " +
-               number(*p.wanted, 1);
+        return say(YF_WORDS("core", "Re of %1 ohms loads the amplifier more than the old %2"),
+                   number(p.found, 1),
+                   number(*p.wanted, 1));
     }
-    return "plays " + number(*p.wanted - p.found, 1) + " dB less loud before its limit";
+    return say(YF_WORDS("core", "plays %1 dB less loud before its limit"),
+               number(*p.wanted - p.found, 1));
 }
 
 } // namespace
@@ -165,8 +169,11 @@ BoxChoice boxChoice(const job::Cabinet& cabinet,
             box::Closed{.Vb = closed->Vb},
             closed->Vb,
             std::nullopt);
-        choice.fsToFc = "A closed box of " + litres(closed->Vb) + " lifts the resonance from " +
-                        hertz(d.fs) + " to " + hertz(closed->fc) + ".";
+        choice.fsToFc =
+            say(YF_WORDS("core", "A closed box of %1 lifts the resonance from %2 to %3."),
+                litres(closed->Vb),
+                hertz(d.fs),
+                hertz(closed->fc));
     }
     const auto shape = box::align(box::Alignment::automatic, Qts, box::usualQL);
     if (shape) {
@@ -237,8 +244,9 @@ ReplacementStudy replacementsInBox(const job::Job& job,
         in.levels = levelsOf(box::systemOf(d, r.box, r.source), study.axis);
         if (entry.part.outer && *entry.part.outer > cabinet.width) {
             in.suits.verdict = box::Suits::doesNot;
-            in.sentences.push_back("its flange of " + text::printFixed(1e2 * *entry.part.outer, 1) +
-                                   " cm is wider than this front");
+            in.sentences.push_back(
+                say(YF_WORDS("core", "its flange of %1 cm is wider than this front"),
+                    text::printFixed(1e2 * *entry.part.outer, 1)));
         }
         for (const box::Penalty& p : in.suits.penalties) {
             in.sentences.push_back(sentenceFor(p));
@@ -247,15 +255,17 @@ ReplacementStudy replacementsInBox(const job::Job& job,
             in.retuned = box::retuned(d, *vented, r.source, wishes);
             constexpr double worthwhile = 3.0; // points
             if (in.retuned->score > in.suits.score + worthwhile) {
-                std::string gain = " brings " +
-                                   text::printFixed(in.retuned->score - in.suits.score, 0) +
-                                   " points";
+                const std::string gain = text::printFixed(in.retuned->score - in.suits.score, 0);
                 if (!in.retuned->fb) {
-                    in.sentences.push_back("closing the port" + gain);
+                    in.sentences.push_back(
+                        say(YF_WORDS("core", "closing the port brings %1 points"), gain));
                 } else if (const auto L = job::lengthFor(job, cabinet, e, *in.retuned->fb)) {
                     in.lengthForRetuned = *L;
-                    in.sentences.push_back("tuned to " + hertz(*in.retuned->fb) + ", a port of " +
-                                           text::printFixed(1e2 * *L, 1) + " cm," + gain);
+                    in.sentences.push_back(
+                        say(YF_WORDS("core", "tuned to %1, a port of %2 cm, brings %3 points"),
+                            hertz(*in.retuned->fb),
+                            text::printFixed(1e2 * *L, 1),
+                            gain));
                 }
             }
         }

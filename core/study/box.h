@@ -42,7 +42,7 @@ struct BoxChoice {
     box::Advised advice;
     curve::Axis axis;
     std::vector<BoxCandidate> candidates;
-    std::string fsToFc; ///< a sentence: what a closed box does to the resonance
+    Words fsToFc; ///< a sentence: what a closed box does to the resonance
 };
 
 /// Both schools and the computed responses of what they name: the present box, closed and ported by
@@ -59,7 +59,7 @@ struct InThisBox {
     std::optional<box::Retuned> retuned;
     std::optional<double> lengthForRetuned; ///< m, of the port
     std::vector<double> levels;             ///< dB on the axis of the answer
-    std::vector<std::string> sentences;     ///< what differs, what to change and what it brings
+    std::vector<Words> sentences;           ///< what differs, what to change and what it brings
 };
 
 struct ReplacementStudy {

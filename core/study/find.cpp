@@ -19,16 +19,17 @@ Result<std::vector<network::Section>> waysOf(const network::Circuit& circuit) {
     const network::Section* top = circuit.tree();
     const auto* ways = top == nullptr ? nullptr : std::get_if<network::Ways>(&top->end);
     if (ways == nullptr || ways->sections.size() < 2) {
-        return Error{
-            "network", "its ways do not stand side by side", "the search is for two and more ways"};
+        return Error{"network",
+                     YF_WORDS("core", "its ways do not stand side by side"),
+                     YF_WORDS("core", "the search is for two and more ways")};
     }
     std::vector<network::Section> all;
     for (const network::Section& section : ways->sections) {
         const auto* end = std::get_if<network::DriverEnd>(&section.end);
         if (end == nullptr) {
             return Error{"network",
-                         "a way branches into several drivers",
-                         "the search is for one kind of driver on each way"};
+                         YF_WORDS("core", "a way branches into several drivers"),
+                         YF_WORDS("core", "the search is for one kind of driver on each way")};
         }
         network::Section& way =
             all.emplace_back(network::Section{.name = section.name, .ladder = {}, .end = *end});

@@ -59,7 +59,7 @@ Result<double> firstValue(const job::Job& job,
                           network::PartKind kind) {
     const job::Cabinet* found = job::findCabinet(job, cabinet);
     if (found == nullptr) {
-        return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+        return Error{"cabinet", say(YF_WORDS("core", "'%1' is not in this job"), cabinet), ""};
     }
     evaluation::CabinetInputs in{
         .cabinet = cabinet,
@@ -96,10 +96,12 @@ Result<edit::Edit> insertNewPart(const job::Job& job,
     network::Part part;
     part.kind = kind;
     part.value = value;
-    static constexpr std::string_view names[] = {"resistor", "coil", "capacitor"};
+    static constexpr std::string_view names[] = {
+        YF_WORDS("core", "resistor"), YF_WORDS("core", "coil"), YF_WORDS("core", "capacitor")};
     edit::Edit edit = edit::insertPart(cabinet, place, part);
-    edit.name = "Insert a " + std::string(names[static_cast<std::size_t>(kind)]) +
-                (place.inLine ? " in the line" : " across the way");
+    const std::string_view name = names[static_cast<std::size_t>(kind)];
+    edit.name = place.inLine ? say(YF_WORDS("core", "Insert a %1 in the line"), name)
+                             : say(YF_WORDS("core", "Insert a %1 across the way"), name);
     return edit;
 }
 

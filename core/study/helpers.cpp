@@ -297,19 +297,23 @@ std::vector<Helper> helpersFor(const job::Job& job,
 
 edit::Edit
 addHelper(const std::string& cabinet, const network::SlotPlace& place, const Helper& helper) {
-    static constexpr std::string_view names[] = {"a level pad",
-                                                 "R and C across the driver",
-                                                 "a trap at the resonance",
-                                                 "a trap for a peak",
-                                                 "a shelf for the front's step"};
+    static constexpr std::string_view names[] = {
+        YF_WORDS("core", "Insert a level pad"),
+        YF_WORDS("core", "Insert R and C across the driver"),
+        YF_WORDS("core", "Insert a trap at the resonance"),
+        YF_WORDS("core", "Insert a trap for a peak"),
+        YF_WORDS("core", "Insert a shelf for the front's step")};
     return edit::circuitEdit(
         cabinet,
-        "Insert " + std::string(names[static_cast<std::size_t>(helper.kind)]),
+        Words(names[static_cast<std::size_t>(helper.kind)]),
         [place, helper](const network::Circuit& drawn) -> Result<network::Circuit> {
             network::Circuit circuit = drawn;
             const network::Section* way = network::waySection(circuit, place.way);
             if (way == nullptr) {
-                return Error{"network", "it has no way " + std::to_string(place.way + 1), ""};
+                return Error{
+                    "network",
+                    say(YF_WORDS("core", "it has no way %1"), std::to_string(place.way + 1)),
+                    ""};
             }
             network::SlotPlace at = place;
             at.slot = helper.atDriver ? way->ladder.size() : place.slot;

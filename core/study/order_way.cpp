@@ -3,6 +3,7 @@
 
 #include "core/curve/interpolate.h"
 #include "core/network/circuit/ladder_edit.h"
+#include "core/network/parts/part_words.h"
 #include "core/network/parts/price.h"
 
 #include <cmath>
@@ -44,7 +45,12 @@ std::optional<edit::Edit> steeperWay(const job::Job& job,
         coil ? network::usualCoil(value, side == speaker::FilterSide::low ? thickWire : thinWire)
              : network::usualCapacitor(value);
     edit::Edit edit = edit::insertPart(cabinet.id, {way, ladder.size(), inLine}, part);
-    edit.name += " before " + driver->name;
+    edit.name = inLine ? say(YF_WORDS("core", "Insert %1 in the line before %2"),
+                             network::valueText(part.kind, part.value),
+                             driver->name)
+                       : say(YF_WORDS("core", "Insert %1 across the way before %2"),
+                             network::valueText(part.kind, part.value),
+                             driver->name);
     return edit;
 }
 

@@ -44,7 +44,8 @@ void addTolerances(PartsStudy& study,
                    const evaluation::AssembledCabinet& made,
                    int runs) {
     if (!made.hasResponses) {
-        study.heard = made.missing.empty() ? "responses are missing" : made.missing.front();
+        study.heard =
+            made.missing.empty() ? YF_WORDS("core", "responses are missing") : made.missing.front();
         return;
     }
     const network::Loads loads =
@@ -56,7 +57,7 @@ void addTolerances(PartsStudy& study,
     const auto inBand = network::tolerance(cabinet.circuit, network::PreparedLoads(loads), wanted);
     const auto everywhere = network::tolerance(cabinet.circuit, *made.loads, {});
     if (!inBand || !everywhere) {
-        study.heard = "the network has no sum";
+        study.heard = YF_WORDS("core", "the network has no sum");
         return;
     }
     study.band = everywhere->worstCases;

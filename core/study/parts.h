@@ -31,12 +31,12 @@ struct StudiedPart {
 struct PartsStudy {
     std::vector<StudiedPart> parts;
     double price{};
-    double worst{};                   ///< dB, all parts at their limits, to first order
-    std::vector<double> band;         ///< dB, the same at each point of the cabinet's axis
-    std::optional<double> yield;      ///< share of draws that stay within the target's tolerance of
-                                      ///< the nominal curve
-    std::vector<std::string> causes;  ///< up to three IDs that do most of it
-    std::optional<std::string> heard; ///< why sum and tolerances are missing
+    double worst{};                  ///< dB, all parts at their limits, to first order
+    std::vector<double> band;        ///< dB, the same at each point of the cabinet's axis
+    std::optional<double> yield;     ///< share of draws that stay within the target's tolerance of
+                                     ///< the nominal curve
+    std::vector<std::string> causes; ///< up to three IDs that do most of it
+    std::optional<Words> heard;      ///< why sum and tolerances are missing
 };
 
 /// At an EMF of programme; `runs` networks drawn (none: no yield). Fails where there is no

@@ -1,11 +1,11 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/study/replacement.h"
 
+#include "core/base/words.h"
 #include "core/evaluation/evaluate.h"
 #include "core/evaluation/neighbours.h"
 #include "core/job/lookup.h"
 #include "core/quantity/level.h"
-#include "core/text/words.h"
 
 #include <algorithm>
 #include <cmath>

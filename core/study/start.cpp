@@ -44,11 +44,11 @@ std::optional<std::size_t> waysOf(Plan plan) {
 }
 
 std::string_view planName(Plan plan) {
-    static constexpr std::string_view names[] = {"a parallel network",
-                                                 "a series network",
-                                                 "an amplifier for each way",
+    static constexpr std::string_view names[] = {YF_WORDS("core", "a parallel network"),
+                                                 YF_WORDS("core", "a series network"),
+                                                 YF_WORDS("core", "an amplifier for each way"),
                                                  "a two-and-a-half-way",
-                                                 "a network with a filler"};
+                                                 YF_WORDS("core", "a network with a filler")};
     return names[static_cast<std::size_t>(plan)];
 }
 
@@ -56,27 +56,33 @@ std::string_view planName(Plan plan) {
 Result<std::vector<network::DriverEnd>> endsOf(const job::Cabinet& cabinet, const Start& start) {
     const auto ends = network::driverEnds(cabinet.circuit);
     if (ends.size() < 2) {
-        return Error{"network", "one way", "a start from the book is for two ways and more"};
+        return Error{"network",
+                     YF_WORDS("core", "one way"),
+                     YF_WORDS("core", "a start from the book is for two ways and more")};
     }
     if (const auto wanted = waysOf(start.plan); wanted && *wanted != ends.size()) {
-        return Error{"plan",
-                     std::to_string(ends.size()) + " ways",
-                     std::string(planName(start.plan)) + " from the book has " +
-                         (*wanted == 2 ? "two" : "three")};
+        return Error{
+            "plan",
+            say(YF_WORDS("core", "%1 ways"), std::to_string(ends.size())),
+            *wanted == 2
+                ? say(YF_WORDS("core", "%1 from the book has two"), planName(start.plan))
+                : say(YF_WORDS("core", "%1 from the book has three"), planName(start.plan))};
     }
     const std::size_t crossovers = start.plan == Plan::filler ? 1 : ends.size() - 1;
     if (start.upper.size() + 1 != crossovers) {
-        return Error{"upper",
-                     std::to_string(start.upper.size() + 1) + " crossovers given",
-                     "must be one for each pair of neighbours, " + std::to_string(crossovers)};
+        return Error{
+            "upper",
+            say(YF_WORDS("core", "%1 crossovers given"), std::to_string(start.upper.size() + 1)),
+            say(YF_WORDS("core", "must be one for each pair of neighbours, %1"),
+                std::to_string(crossovers))};
     }
     double below = start.fx;
     for (const double fx : start.upper) {
         if (fx <= below) {
             return Error{"upper",
-                         text::printEngineering(fx, "Hz") + " given",
-                         "must be above the crossover below it, " +
-                             text::printEngineering(below, "Hz")};
+                         say(YF_WORDS("core", "%1 given"), text::printEngineering(fx, "Hz")),
+                         say(YF_WORDS("core", "must be above the crossover below it, %1"),
+                             text::printEngineering(below, "Hz"))};
         }
         below = fx;
     }
@@ -115,7 +121,9 @@ Between betweenOf(const Start& start, std::size_t way) {
 Result<const curve::Curve*> impedanceOf(const job::Job& job, const job::Driver& driver) {
     const job::Take* take = job::takeInUse(job, driver, job::TakeKind::impedance);
     if (take == nullptr) {
-        return Error{driver.name, "no impedance yet", "import its impedance first"};
+        return Error{driver.name,
+                     YF_WORDS("core", "no impedance yet"),
+                     YF_WORDS("core", "import its impedance first")};
     }
     return take->curve.get();
 }
@@ -124,7 +132,9 @@ Result<double> modulusAt(const job::Job& job, const job::Driver& driver, double 
     YF_TRY(curve, impedanceOf(job, driver));
     auto Z = curve::interpolate(*curve, {fx});
     if (!Z) {
-        return Error{driver.name, "impedance: " + Z.error().given, Z.error().allowed};
+        return Error{driver.name,
+                     say(YF_WORDS("core", "impedance: %1"), Z.error().given),
+                     Z.error().allowed};
     }
     return std::abs(Z->front());
 }
@@ -172,16 +182,19 @@ loadOf(const job::Job& job, const job::Driver& driver, const Start& start, const
 Result<double> levelBeside(const job::Job& job, const job::Driver& driver, double from, double to) {
     const job::Take* take = job::takeInUse(job, driver, job::TakeKind::response);
     if (take == nullptr) {
-        return Error{driver.name, "no response yet", "a level pad needs both responses"};
+        return Error{driver.name,
+                     YF_WORDS("core", "no response yet"),
+                     YF_WORDS("core", "a level pad needs both responses")};
     }
     const curve::Range extent = take->curve->extent();
     const curve::Axis axis =
         curve::within(curve::designAxis(), std::max(from, extent.from), std::min(to, extent.to));
     if (axis.empty()) {
         return Error{driver.name,
-                     "response: no data from " + text::printEngineering(from, "Hz") + " to " +
-                         text::printEngineering(to, "Hz"),
-                     "a level pad needs them"};
+                     say(YF_WORDS("core", "response: no data from %1 to %2"),
+                         text::printEngineering(from, "Hz"),
+                         text::printEngineering(to, "Hz")),
+                     YF_WORDS("core", "a level pad needs them")};
     }
     YF_TRY(p, curve::interpolate(*take->curve, axis));
     double sum = 0.0;
@@ -401,8 +414,9 @@ Result<double> levelOf(const job::Job& job, const job::Driver& driver, const Bet
 Result<Circuit>
 startedNetwork(const job::Job& job, const job::Cabinet& cabinet, const Start& start) {
     if (start.alignment == network::Alignment::linkwitzRiley && start.order % 2 != 0) {
-        return Error{
-            "order", std::to_string(start.order) + " given", "must be even for Linkwitz-Riley"};
+        return Error{"order",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(start.order)),
+                     YF_WORDS("core", "must be even for Linkwitz-Riley")};
     }
     YF_TRY(ends, endsOf(cabinet, start));
     const bool lineLevel = start.plan == Plan::lineLevel;
@@ -492,23 +506,28 @@ Result<edit::Edit>
 startNetwork(const job::Job& job, const std::string& cabinet, const Start& start) {
     const job::Cabinet* found = job::findCabinet(job, cabinet);
     if (found == nullptr) {
-        return Error{"cabinet", "'" + cabinet + "' is not in this job", ""};
+        return Error{"cabinet", say(YF_WORDS("core", "'%1' is not in this job"), cabinet), ""};
     }
     YF_TRY(circuit, startedNetwork(job, *found, start));
     static constexpr std::string_view names[] = {
         "Butterworth", "Linkwitz-Riley", "Bessel", "Chebyshev"};
-    std::string at = text::printEngineering(start.fx, "Hz");
+    Words at = text::printEngineering(start.fx, "Hz");
     for (const double fx : start.upper) {
-        at += " and " + text::printEngineering(fx, "Hz");
-    }
-    const std::string plan =
-        start.plan == Plan::parallel ? std::string() : ", " + std::string(planName(start.plan));
-    if (start.plan == Plan::filler) {
-        at = text::printEngineering(start.fx, "Hz");
+        if (start.plan != Plan::filler) {
+            at = say(YF_WORDS("core", "%1 and %2"), at, text::printEngineering(fx, "Hz"));
+        }
     }
     edit::Edit edit = edit::takeNetwork(cabinet, circuit);
-    edit.name = "Start " + std::string(network::orderName(start.order)) + "-order " +
-                std::string(names[static_cast<std::size_t>(start.alignment)]) + " at " + at + plan;
+    const std::string_view alignment = names[static_cast<std::size_t>(start.alignment)];
+    edit.name = start.plan == Plan::parallel ? say(YF_WORDS("core", "Start %1-order %2 at %3"),
+                                                   network::orderName(start.order),
+                                                   alignment,
+                                                   at)
+                                             : say(YF_WORDS("core", "Start %1-order %2 at %3, %4"),
+                                                   network::orderName(start.order),
+                                                   alignment,
+                                                   at,
+                                                   planName(start.plan));
     return edit;
 }
 

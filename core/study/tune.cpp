@@ -93,13 +93,16 @@ Result<tune::Problem> goalProblem(const job::Job& job,
     const evaluation::AssembledCabinet* made = assembledOf(job, cabinet, assembly);
     if (made == nullptr || !made->loads || !made->hasImpedances || !made->hasResponses) {
         return Error{"cabinet",
-                     made != nullptr && !made->missing.empty() ? made->missing.front()
-                                                               : "curves are missing",
-                     "tuning needs impedance and response of every driver"};
+                     made != nullptr && !made->missing.empty()
+                         ? made->missing.front()
+                         : YF_WORDS("core", "curves are missing"),
+                     YF_WORDS("core", "tuning needs impedance and response of every driver")};
     }
     const network::Circuit& circuit = cabinet.circuit;
     if (circuit.tree() == nullptr || !circuit.couplings.empty()) {
-        return Error{"network", "it is no ladder", "tuning needs ways as ladders"};
+        return Error{"network",
+                     YF_WORDS("core", "it is no ladder"),
+                     YF_WORDS("core", "tuning needs ways as ladders")};
     }
     YF_TRY(factors, network::pressureFactors(circuit, made->loads->loads()));
     const Axis& axis = made->axis;
@@ -177,9 +180,10 @@ putSlopes(tune::Problem& problem, const network::Solution& solution, int order) 
         const auto found = crossesAt(problem, solution, q);
         if (!found || (!fx.empty() && *found <= fx.back())) {
             return Error{"slopes",
-                         "ways " + std::to_string(q + 1) + " and " + std::to_string(q + 2) +
-                             " do not cross",
-                         "slopes are taken where neighbours cross today"};
+                         say(YF_WORDS("core", "ways %1 and %2 do not cross"),
+                             std::to_string(q + 1),
+                             std::to_string(q + 2)),
+                         YF_WORDS("core", "slopes are taken where neighbours cross today")};
         }
         fx.push_back(*found);
     }
@@ -264,7 +268,9 @@ Result<tune::Problem> tuneProblem(const job::Job& job,
         problem.knobs = network::lineKnobs(cabinet.circuit);
     }
     if (std::ranges::find(problem.free, true) == problem.free.end() && problem.knobs.empty()) {
-        return Error{"network", "no part may change", "take fixed=1 off some"};
+        return Error{"network",
+                     YF_WORDS("core", "no part may change"),
+                     YF_WORDS("core", "take fixed=1 off some")};
     }
     return problem;
 }

@@ -69,7 +69,7 @@ std::optional<Error> spoiled(const measure::Verdict& verdict, bool quietAllowed)
         const bool quiet = fault == Fault::noSignal || fault == Fault::tooLow ||
                            fault == Fault::noisy || fault == Fault::channelsSwapped;
         if (measure::spoils(fault) && !(quiet && quietAllowed)) {
-            return Error{"calibration", measure::sentenceOf(fault, verdict), ""};
+            return Error{YF_WORDS("core", "calibration"), measure::sentenceOf(fault, verdict), ""};
         }
     }
     return std::nullopt;
@@ -125,7 +125,9 @@ Result<Calibration> withJig(Calibration calibration,
                             double sense,
                             double load) {
     if (recording.reference.empty()) {
-        return Error{"reference", "none chosen", "the jig needs both inputs"};
+        return Error{YF_WORDS("core", "reference"),
+                     YF_WORDS("core", "none chosen"),
+                     YF_WORDS("core", "the jig needs both inputs")};
     }
     YF_TRY(read, readSweep(recording, plan));
     if (auto error = spoiled(read.examined.verdict, which == driver::Standard::shorted)) {
@@ -156,7 +158,9 @@ Result<Calibration> withVoltage(Calibration calibration,
     }
     constexpr double least = 1e-4;
     if (!(size > least)) {
-        return Error{"reference", "the tone was not heard", "is the loop connected?"};
+        return Error{YF_WORDS("core", "reference"),
+                     YF_WORDS("core", "the tone was not heard"),
+                     YF_WORDS("core", "is the loop connected?")};
     }
     calibration.fullScaleVoltage = volts / size;
     return calibration;
@@ -186,22 +190,25 @@ Result<double> gainStep(const signal::Recording& first,
     const double step = softer + sum / thirds;
     constexpr double allowed = 0.2; // dB
     if (std::abs(step - softer) > allowed) {
-        return Error{"gain",
-                     "a sweep " + text::printFixed(softer, 1) + " dB softer came back " +
-                         text::printFixed(step, 1) + " dB lower",
+        return Error{
+            YF_WORDS("core", "gain"),
+            say(YF_WORDS("core", "a sweep %1 dB softer came back %2 dB lower"),
+                text::printFixed(softer, 1),
+                text::printFixed(step, 1)),
+            YF_WORDS("core",
                      "switch off automatic gain, noise suppression and echo cancelling of the "
-                     "sound system"};
+                     "sound system")};
     }
     return step;
 }
 
 void apply(const Calibration& c, job::TakeKind kind, bool referenced, job::Recorded& r) {
     const std::string& card = referenced ? c.cardChannels : c.cardLoop;
-    std::vector<std::string> said;
+    std::vector<Words> said;
     if (kind == job::TakeKind::impedance) {
         if (c.jig && driver::complete(*c.jig)) {
             r.jigTable = driver::writeStandards(*c.jig);
-            said.push_back("open, short and load of the jig");
+            said.push_back(YF_WORDS("core", "open, short and load of the jig"));
         } else {
             r.cardTable = referenced ? card : "";
             r.lead = c.lead;
@@ -210,22 +217,19 @@ void apply(const Calibration& c, job::TakeKind kind, bool referenced, job::Recor
         r.cardTable = card;
         r.microphoneTable = c.microphoneTable;
         if (!c.microphoneTable.empty()) {
-            said.push_back("microphone " + c.microphoneName);
+            said.push_back(say(YF_WORDS("core", "microphone %1"), c.microphoneName));
         }
         // Half a calibration is none.
         if (c.fullScalePressure && c.fullScaleVoltage) {
             r.fullScalePressure = c.fullScalePressure;
             r.fullScaleVoltage = c.fullScaleVoltage;
-            said.push_back("absolute level");
+            said.push_back(YF_WORDS("core", "absolute level"));
         }
     }
     if (!r.cardTable.empty()) {
-        said.push_back("sound card");
+        said.push_back(YF_WORDS("core", "sound card"));
     }
-    r.calibration.clear();
-    for (const std::string& word : said) {
-        r.calibration += (r.calibration.empty() ? "" : ", ") + word;
-    }
+    r.calibration = Words::row(std::move(said), ", ");
 }
 
 } // namespace yf::take

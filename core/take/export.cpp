@@ -74,7 +74,9 @@ Error cannot(const job::Take& take, const std::string& what, const std::string& 
 
 Result<TakeFile> sound(const job::Take& take, TakeFormat format) {
     if (!take.recording) {
-        return cannot(take, "holds no samples", "only a take recorded here does");
+        return cannot(take,
+                      YF_WORDS("core", "holds no samples"),
+                      YF_WORDS("core", "only a take recorded here does"));
     }
     const signal::Recording& recording = *take.recording;
     if (format == TakeFormat::recording) {
@@ -87,7 +89,9 @@ Result<TakeFile> sound(const job::Take& take, TakeFormat format) {
     }
     YF_TRY(made, remakeTake(take));
     if (!made.impulse) {
-        return cannot(take, "is an impedance", "only a response has an impulse");
+        return cannot(take,
+                      YF_WORDS("core", "is an impedance"),
+                      YF_WORDS("core", "only a response has an impulse"));
     }
     return TakeFile{
         signal::writeWav(made.impulse->samples,
@@ -107,10 +111,14 @@ Result<TakeFile> exportTake(const job::Take& take, TakeFormat format) {
         return TakeFile{json(take), "json"};
     case TakeFormat::touchstone:
         if (take.kind != job::TakeKind::impedance) {
-            return cannot(take, "is a response", "Touchstone holds impedances");
+            return cannot(take,
+                          YF_WORDS("core", "is a response"),
+                          YF_WORDS("core", "Touchstone holds impedances"));
         }
         if (!hasPhase(take)) {
-            return cannot(take, "has no phase", "use the minimum phase first");
+            return cannot(take,
+                          YF_WORDS("core", "has no phase"),
+                          YF_WORDS("core", "use the minimum phase first"));
         }
         return TakeFile{measure::writeTouchstone(*take.curve), "s1p"};
     case TakeFormat::impulse:

@@ -89,8 +89,11 @@ Result<ImportedTake> readTable(const ImportOrder& order) {
     imported.told = imported.take.understood;
     imported.doubtful = !table->warnings.empty() || !table->hasPhase;
     if (!table->hasPhase) {
-        imported.told += " Without phase it can be looked at, but not summed or loaded until you "
-                         "use the minimum phase.";
+        imported.told = Words::row({imported.told,
+                                    YF_WORDS("core",
+                                             "Without phase it can be looked at, but not summed or "
+                                             "loaded until you use the minimum phase.")},
+                                   " ");
     }
     return imported;
 }
@@ -99,9 +102,10 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     YF_TRY(sound, signal::readWav(order.file.bytes, order.file.name));
     const int channels = static_cast<int>(sound.channels.size());
     if (order.sound.channel < 1 || order.sound.channel > channels) {
-        return Error{order.file.name,
-                     "channel " + std::to_string(order.sound.channel) + " asked for",
-                     "it has " + std::to_string(channels)};
+        return Error{
+            order.file.name,
+            say(YF_WORDS("core", "channel %1 asked for"), std::to_string(order.sound.channel)),
+            say(YF_WORDS("core", "it has %1"), std::to_string(channels))};
     }
     ImpulseFound found;
     found.channels = channels;
@@ -109,7 +113,9 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
                      sound.rate,
                      order.sound.timeZero.value_or(sound.timeZero.value_or(0.0))};
     if (std::ranges::all_of(found.impulse.samples, [](double v) { return v == 0.0; })) {
-        return Error{order.file.name, "holds only zeros", "must hold an impulse response"};
+        return Error{order.file.name,
+                     YF_WORDS("core", "holds only zeros"),
+                     YF_WORDS("core", "must hold an impulse response")};
     }
     const double scale = quantity::referencePressure * quantity::gain(order.sound.fullScale);
     for (double& sample : found.impulse.samples) {
@@ -127,8 +133,8 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     const curve::Axis axis = curve::within(curve::designAxis(), valid / 2.0, highest);
     if (!(found.gate.right > 0.0) || axis.size() < 3) {
         return Error{order.file.name,
-                     "the gate leaves no frequency to look at",
-                     "the response must be longer after its arrival"};
+                     YF_WORDS("core", "the gate leaves no frequency to look at"),
+                     YF_WORDS("core", "the response must be longer after its arrival")};
     }
     ImportedTake imported;
     imported.take.kind = job::TakeKind::response;
@@ -138,18 +144,23 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
         signal::gatedResponse(found.impulse, found.arrival, found.gate, axis),
         order.commonTime ? curve::Phase::common : curve::Phase::own,
         curve::Range{valid, highest});
-    imported.take.understood = sound.format + ", " + text::printEngineering(sound.rate, "Hz") +
-                               ": impulse response, arrival " +
-                               text::printEngineering(found.arrival, "s") + ", gate " +
-                               text::printEngineering(found.gate.right, "s") + ", valid from " +
-                               text::printEngineering(valid, "Hz") + ".";
-    imported.told =
-        imported.take.understood +
-        (found.reflection
-             ? " First reflection " + text::printEngineering(found.reflection->after, "s") +
-                   " after the arrival; the gate ends before it."
-             : std::string(" No reflection was found; the gate is the whole.")) +
-        " A sample of 1 was taken for " + text::printSignificant(order.sound.fullScale, 4) + " dB.";
+    imported.take.understood =
+        say(YF_WORDS("core", "%1, %2: impulse response, arrival %3, gate %4, valid from %5."),
+            sound.format,
+            text::printEngineering(sound.rate, "Hz"),
+            text::printEngineering(found.arrival, "s"),
+            text::printEngineering(found.gate.right, "s"),
+            text::printEngineering(valid, "Hz"));
+    imported.told = Words::row(
+        {imported.take.understood,
+         found.reflection
+             ? say(YF_WORDS("core",
+                            "First reflection %1 after the arrival; the gate ends before it."),
+                   text::printEngineering(found.reflection->after, "s"))
+             : Words(YF_WORDS("core", "No reflection was found; the gate is the whole.")),
+         say(YF_WORDS("core", "A sample of 1 was taken for %1 dB."),
+             text::printSignificant(order.sound.fullScale, 4))},
+        " ");
     // What a sample of 1 means stands in no sound file.
     imported.doubtful = true;
     imported.impulse = std::move(found);

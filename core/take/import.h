@@ -19,9 +19,9 @@ struct ImpulseFound {
 
 /// A file read into a take, and what there is to tell about it.
 struct ImportedTake {
-    job::Take take;   ///< without id and curve key, which `addTake` makes
-    std::string told; ///< what was understood, with everything that was done or guessed
-    bool doubtful{};  ///< something was done or guessed, or is missing: worth a look
+    job::Take take;  ///< without id and curve key, which `addTake` makes
+    Words told;      ///< what was understood, with everything that was done or guessed
+    bool doubtful{}; ///< something was done or guessed, or is missing: worth a look
     std::optional<ImpulseFound> impulse;
 };
 

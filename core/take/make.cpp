@@ -27,13 +27,13 @@ void roundToFloat(std::vector<double>& samples) {
 
 std::string placeText(const job::Recorded& r) {
     if (r.place == job::MicPlace::nearCone) {
-        return "near the cone";
+        return YF_WORDS("core", "near the cone");
     }
     if (r.place == job::MicPlace::nearPort) {
-        return "in the port";
+        return YF_WORDS("core", "in the port");
     }
     if (r.angle == 0.0) {
-        return r.also.empty() ? "on axis" : "together with " + r.also;
+        return r.also.empty() ? YF_WORDS("core", "on axis") : "together with " + r.also;
     }
     const bool across = r.plane == quantity::Plane::horizontal;
     const std::string side =
@@ -99,7 +99,7 @@ Result<MadeTake> responseOf(const Responded& r, std::optional<signal::Gate> aske
     if (axis.size() < least) {
         return Error{"gate_right_s",
                      text::printEngineering(made.gate.right, "s"),
-                     "the gate leaves no frequency to look at: make it longer"};
+                     YF_WORDS("core", "the gate leaves no frequency to look at: make it longer")};
     }
     auto values = signal::gatedResponse(*made.impulse, made.arrival, made.gate, axis);
     if (!recorded.microphoneTable.empty()) {
@@ -122,9 +122,10 @@ Result<MadeTake> responseOf(const Responded& r, std::optional<signal::Gate> aske
                                              referenced ? curve::Phase::common : curve::Phase::own,
                                              believed(r.examined, r.sweep, made.gate, axis));
     made.take.gate = made.gate.right;
-    made.take.understood = "Arrival " + text::printEngineering(made.arrival, "s", 4) + ", gate " +
-                           text::printEngineering(made.gate.right, "s") + ", valid from " +
-                           text::printEngineering(made.gate.lowestValid(), "Hz") + ".";
+    made.take.understood = say(YF_WORDS("core", "Arrival %1, gate %2, valid from %3."),
+                               text::printEngineering(made.arrival, "s", 4),
+                               text::printEngineering(made.gate.right, "s"),
+                               text::printEngineering(made.gate.lowestValid(), "Hz"));
     const double latency = r.examined.latency + (referenced ? made.arrival : 0.0);
     made.distortion = signal::distortion(
         r.examined.measured,
@@ -162,13 +163,16 @@ Result<MadeTake> impedanceTake(const Responded& r) {
     YF_TRY(jig, driver::impedanceOf(ratios, jigOf(recorded), standards));
     MadeTake made;
     made.take.curve = std::make_shared<const curve::Curve>(jig.impedance);
+    const std::string percent = text::printSignificant(100.0 * jig.u[jig.u.size() / 2], 2);
     made.take.understood =
-        (standards ? "Corrected by open, short and a load of " +
-                         text::printEngineering(standards->loadOhms, "Ω") + ", uncertainty "
-                   : "Sense resistor " +
-                         text::printEngineering(recorded.sense.value_or(10.0), "Ω") + ", leads " +
-                         text::printEngineering(recorded.lead, "Ω") + " taken off, uncertainty ") +
-        text::printSignificant(100.0 * jig.u[jig.u.size() / 2], 2) + " %.";
+        standards
+            ? say(YF_WORDS("core", "Corrected by open, short and a load of %1, uncertainty %2 %."),
+                  text::printEngineering(standards->loadOhms, "Ω"),
+                  percent)
+            : say(YF_WORDS("core", "Sense resistor %1, leads %2 taken off, uncertainty %3 %."),
+                  text::printEngineering(recorded.sense.value_or(10.0), "Ω"),
+                  text::printEngineering(recorded.lead, "Ω"),
+                  percent);
     made.jig = std::move(jig);
     return made;
 }
@@ -176,7 +180,8 @@ Result<MadeTake> impedanceTake(const Responded& r) {
 Result<MadeTake> made(const TakeOrder& order, std::optional<signal::Gate> gate) {
     YF_TRY(sweep, signal::makeSweep(order.recorded.sweep));
     if (order.recording.measured.empty()) {
-        return Error{"recording", "holds no samples", "record it again"};
+        return Error{
+            "recording", YF_WORDS("core", "holds no samples"), YF_WORDS("core", "record it again")};
     }
     const measure::Examined examined = measure::examine(order.recording, sweep, order.lossFlagged);
     const Responded responded{order, sweep, examined};
@@ -235,8 +240,9 @@ Result<MadeTake> makeTake(const TakeOrder& order) {
 
 Result<MadeTake> remakeTake(const job::Take& take, std::optional<signal::Gate> gate) {
     if (!take.recording) {
-        return Error{
-            "take", "'" + take.name + "' holds no samples", "only a take recorded here does"};
+        return Error{"take",
+                     say(YF_WORDS("core", "'%1' holds no samples"), take.name),
+                     YF_WORDS("core", "only a take recorded here does")};
     }
     TakeOrder order{.kind = take.kind,
                     .recorded = take.recorded,

@@ -17,9 +17,12 @@ job::Take handTake(const std::string& driver,
     for (std::size_t i = 0; i < found.moduli.size(); ++i) {
         values.push_back(std::polar(found.moduli[i], phased ? *found.phases[i] : 0.0));
     }
-    job::Take take{.kind = job::TakeKind::impedance, .name = "impedance by hand", .date = date};
-    take.understood = std::to_string(values.size()) + " tones by voltmeter, sense resistor " +
-                      text::printEngineering(readings.sense, "Ω") + ".";
+    job::Take take{.kind = job::TakeKind::impedance,
+                   .name = YF_WORDS("core", "impedance by hand"),
+                   .date = date};
+    take.understood = say(YF_WORDS("core", "%1 tones by voltmeter, sense resistor %2."),
+                          std::to_string(values.size()),
+                          text::printEngineering(readings.sense, "Ω"));
     take.curve = std::make_shared<const curve::Curve>(
         readings.frequencies, std::move(values), phased ? curve::Phase::own : curve::Phase::none);
     take.recorded.driver = driver;

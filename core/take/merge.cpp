@@ -16,10 +16,15 @@ Result<const job::Take*>
 takeAt(const job::Job& job, const std::string& id, job::MicPlace place, const std::string& what) {
     const job::Take* take = job::findTake(job, id);
     if (take == nullptr) {
-        return Error{what, id.empty() ? "no take chosen" : "'" + id + "' is not in the job", ""};
+        return Error{what,
+                     id.empty() ? YF_WORDS("core", "no take chosen")
+                                : say(YF_WORDS("core", "'%1' is not in the job"), id),
+                     ""};
     }
     if (take->kind != job::TakeKind::response || take->recorded.place != place) {
-        return Error{what, "'" + take->name + "' was taken elsewhere", "choose one from there"};
+        return Error{what,
+                     say(YF_WORDS("core", "'%1' was taken elsewhere"), take->name),
+                     YF_WORDS("core", "choose one from there")};
     }
     return take;
 }
@@ -50,7 +55,7 @@ Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
     YF_TRY(near, takeAt(job, order.near, job::MicPlace::nearCone, "near"));
     YF_TRY(far, takeAt(job, order.far, job::MicPlace::farField, "far"));
     if (!(order.Sd > 0.0)) {
-        return Error{"Sd", "missing", "the cone's area must be known"};
+        return Error{"Sd", "missing", YF_WORDS("core", "the cone's area must be known")};
     }
     measure::MergeRequest request{.near = keysOf(*near, near->curve->trusted()),
                                   .far = keysOf(*far, far->curve->extent()),
@@ -66,7 +71,9 @@ Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
     if (!order.port.empty()) {
         YF_TRY(port, takeAt(job, order.port, job::MicPlace::nearPort, "port"));
         if (!order.portDiameter) {
-            return Error{"port diameter", "missing", "the port's size must be known"};
+            return Error{YF_WORDS("core", "port diameter"),
+                         "missing",
+                         YF_WORDS("core", "the port's size must be known")};
         }
         request.port = keysOf(*port, port->curve->trusted());
         request.portArea = 0.25 * std::numbers::pi * *order.portDiameter * *order.portDiameter;
@@ -86,7 +93,9 @@ Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
             }
         }
         if (request.diffraction == measure::Diffraction::none) {
-            return Error{"baffle", "the driver sits in no front", "place it on the Front first"};
+            return Error{YF_WORDS("core", "baffle"),
+                         YF_WORDS("core", "the driver sits in no front"),
+                         YF_WORDS("core", "place it on the Front first")};
         }
     }
     if (auto error = measure::check(request)) {
@@ -102,7 +111,7 @@ Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
         far->curve->phase() == curve::Phase::common && joined.phase() != curve::Phase::none;
     const curve::Range trusted{joined.extent().from, far->curve->trusted().to};
     made.take.kind = job::TakeKind::response;
-    made.take.name = "near and far";
+    made.take.name = YF_WORDS("core", "near and far");
     made.take.date = far->date;
     made.take.distance = far->distance;
     made.take.drive = far->drive;
@@ -114,11 +123,22 @@ Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
     made.take.recorded.cabinet = far->recorded.cabinet;
     made.take.recorded.driver = order.driver;
     made.take.recorded.simulated = far->recorded.simulated || near->recorded.simulated;
+    const std::string splice = text::printEngineering(merged.splice, "Hz");
+    const std::string gain = text::printSignificant(merged.nearGain, 3);
+    const std::string mismatch = text::printSignificant(merged.mismatch, 2);
     made.take.understood =
-        "Near field" + std::string(order.port.empty() ? "" : " of cone and port") +
-        " joined to the far at " + text::printEngineering(merged.splice, "Hz") + ", by " +
-        text::printSignificant(merged.nearGain, 3) + " dB; " +
-        text::printSignificant(merged.mismatch, 2) + " dB from what area and distance say.";
+        order.port.empty() ? say(YF_WORDS("core",
+                                          "Near field joined to the far at %1, by %2 dB; %3 dB "
+                                          "from what area and distance say."),
+                                 splice,
+                                 gain,
+                                 mismatch)
+                           : say(YF_WORDS("core",
+                                          "Near field of cone and port joined to the far at %1, by "
+                                          "%2 dB; %3 dB from what area and distance say."),
+                                 splice,
+                                 gain,
+                                 mismatch);
     for (double& level : merged.near.levels) {
         level += 20.0 * std::log10(far->drive);
     }

@@ -40,12 +40,15 @@ Result<PolarSet> polarSetOf(const job::Job& job,
     }
     constexpr std::size_t least = 2;
     if (takes.size() < least) {
-        return Error{"angles",
-                     takes.empty() ? "no take yet" : "only one take",
-                     "record the response on axis and at angles, or open a set of files"};
+        return Error{
+            YF_WORDS("core", "angles"),
+            takes.empty() ? YF_WORDS("core", "no take yet") : YF_WORDS("core", "only one take"),
+            YF_WORDS("core", "record the response on axis and at angles, or open a set of files")};
     }
     if (std::ranges::none_of(takes, [](const job::Take* t) { return t->recorded.angle == 0.0; })) {
-        return Error{"angles", "none on the axis", "record the response on axis as well"};
+        return Error{YF_WORDS("core", "angles"),
+                     YF_WORDS("core", "none on the axis"),
+                     YF_WORDS("core", "record the response on axis as well")};
     }
     double from = 0.0;
     double to = 1e9;
@@ -55,7 +58,9 @@ Result<PolarSet> polarSetOf(const job::Job& job,
     }
     set.request.frequencies = curve::within(curve::designAxis(), from, to);
     if (set.request.frequencies.size() < least) {
-        return Error{"angles", "no frequency that all takes hold", "take them with one gate"};
+        return Error{YF_WORDS("core", "angles"),
+                     YF_WORDS("core", "no frequency that all takes hold"),
+                     YF_WORDS("core", "take them with one gate")};
     }
     set.request.fill = fill;
     for (const job::Take* take : takes) {

@@ -3,22 +3,25 @@
 
 namespace yf::text {
 
-std::string rangeText(double lowest, double highest) {
-    return printNumber(lowest) + " to " + printNumber(highest);
+Words rangeText(double lowest, double highest) {
+    return say(YF_WORDS("core", "%1 to %2"), printNumber(lowest), printNumber(highest));
 }
 
 Result<double>
 readNumber(const Value& value, const quantity::Quantity& quantity, const std::string& path) {
     const double* number = value.number();
     if (number == nullptr) {
-        return wrongKind(path, value, "a number, " + rangeText(quantity.lowest, quantity.highest));
+        return wrongKind(
+            path,
+            value,
+            say(YF_WORDS("core", "a number, %1"), rangeText(quantity.lowest, quantity.highest)));
     }
     if (*number >= quantity.lowest && *number <= quantity.highest) {
         return *number;
     }
     return Error{path,
-                 printNumber(*number) + " given",
-                 "must be " + rangeText(quantity.lowest, quantity.highest)};
+                 say(YF_WORDS("core", "%1 given"), printNumber(*number)),
+                 say(YF_WORDS("core", "must be %1"), rangeText(quantity.lowest, quantity.highest))};
 }
 
 namespace {
@@ -55,21 +58,24 @@ const Value* FieldReader::given(std::string_view key, bool nullIsMissing) const 
 }
 
 void FieldReader::lacks(const quantity::Quantity& quantity) {
-    error_ = Error{here_, "missing", "must be " + rangeText(quantity.lowest, quantity.highest)};
+    error_ =
+        Error{here_,
+              "missing",
+              say(YF_WORDS("core", "must be %1"), rangeText(quantity.lowest, quantity.highest))};
 }
 
 void FieldReader::lacks(std::string_view help) {
-    error_ = Error{here_, "missing", "must be given: " + std::string(help)};
+    error_ = Error{here_, "missing", say(YF_WORDS("core", "must be given: %1"), help)};
 }
 
 std::optional<Error> FieldReader::finish() const {
     for (const Member& member : *object_.object()) {
         if (std::ranges::find(known_, member.key) == known_.end()) {
             return Error{join(path_, member.key),
-                         "unknown key",
-                         known_.empty()
-                             ? "no key is known here"
-                             : "the nearest known key is " + nearest(member.key, known_)};
+                         YF_WORDS("core", "unknown key"),
+                         known_.empty() ? YF_WORDS("core", "no key is known here")
+                                        : say(YF_WORDS("core", "the nearest known key is %1"),
+                                              nearest(member.key, known_))};
         }
     }
     return error_;
@@ -97,7 +103,7 @@ void FieldReader::take(std::optional<double>& member,
     member = number;
 }
 
-const Value::List* FieldReader::listOf(const Value& value, std::string_view wanted, Path path) {
+const Value::List* FieldReader::listOf(const Value& value, const Words& wanted, Path path) {
     const Value::List* list = value.list();
     if (list == nullptr) {
         error_ = wrongKind(path, value, wanted);
@@ -109,7 +115,7 @@ void FieldReader::take(std::vector<double>& member,
                        const quantity::Quantity& q,
                        const Value& value,
                        Path path) {
-    const Value::List* list = listOf(value, "a list of numbers", path);
+    const Value::List* list = listOf(value, YF_WORDS("core", "a list of numbers"), path);
     if (list == nullptr) {
         return;
     }
@@ -123,7 +129,7 @@ void FieldReader::take(std::vector<std::optional<double>>& member,
                        const quantity::Quantity& q,
                        const Value& value,
                        Path path) {
-    const Value::List* list = listOf(value, "a list of numbers", path);
+    const Value::List* list = listOf(value, YF_WORDS("core", "a list of numbers"), path);
     if (list == nullptr) {
         return;
     }
@@ -136,15 +142,16 @@ void FieldReader::take(std::vector<std::optional<double>>& member,
 void FieldReader::take(int& member, const quantity::Whole& whole, const Value& value, Path path) {
     const double* number = value.number();
     if (number == nullptr) {
-        error_ = wrongKind(path, value, "a whole number");
+        error_ = wrongKind(path, value, YF_WORDS("core", "a whole number"));
         return;
     }
     const bool inside = *number >= whole.lowest && *number <= whole.highest;
     if (!inside || *number != static_cast<double>(static_cast<int>(*number))) {
         error_ = Error{path,
-                       printNumber(*number) + " given",
-                       "must be a whole number, " + std::to_string(whole.lowest) + " to " +
-                           std::to_string(whole.highest)};
+                       say(YF_WORDS("core", "%1 given"), printNumber(*number)),
+                       say(YF_WORDS("core", "must be a whole number, %1 to %2"),
+                           std::to_string(whole.lowest),
+                           std::to_string(whole.highest))};
         return;
     }
     member = static_cast<int>(*number);
@@ -156,7 +163,7 @@ void FieldReader::take(bool& member,
                        Path path) {
     const bool* flag = value.flag();
     if (flag == nullptr) {
-        error_ = wrongKind(path, value, "true or false");
+        error_ = wrongKind(path, value, YF_WORDS("core", "true or false"));
         return;
     }
     member = *flag;
@@ -174,11 +181,23 @@ void FieldReader::take(std::string& member,
     member = *word;
 }
 
+void FieldReader::take(Words& member,
+                       const quantity::Told& /*told*/,
+                       const Value& value,
+                       Path path) {
+    auto words = wordsOf(value);
+    if (!words) {
+        error_ = wrongKind(path, value, YF_WORDS("core", "text, or a form and its arguments"));
+        return;
+    }
+    member = std::move(*words);
+}
+
 void FieldReader::take(std::vector<std::string>& member,
                        const quantity::Word& word,
                        const Value& value,
                        Path path) {
-    const Value::List* list = listOf(value, "a list of texts", path);
+    const Value::List* list = listOf(value, YF_WORDS("core", "a list of texts"), path);
     if (list == nullptr) {
         return;
     }
@@ -200,13 +219,23 @@ FieldReader::choose(std::span<const std::string_view> names, const Value& value,
         known += (known.empty() ? "" : ", ") + std::string(name);
     }
     error_ = Error{path,
-                   (word == nullptr ? std::string(kindOf(value)) : "'" + *word + "'") + " given",
-                   "must be one of " + known};
+                   word == nullptr ? say(YF_WORDS("core", "%1 given"), kindOf(value))
+                                   : say(YF_WORDS("core", "'%1' given"), *word),
+                   say(YF_WORDS("core", "must be one of %1"), known)};
     return std::nullopt;
 }
 
 void FieldWriter::put(std::string_view key, Value value) {
     object_.push_back({std::string(key), std::move(value)});
+}
+
+Value FieldWriter::give(const std::vector<Words>& member, const quantity::Word& word) {
+    Value::List list;
+    list.reserve(member.size());
+    for (const Words& one : member) {
+        list.push_back(give(one, word));
+    }
+    return list;
 }
 
 Value FieldWriter::give(double member, const quantity::Quantity& q) {
@@ -285,6 +314,10 @@ void FieldDescriber::tell(const quantity::Word& d, const Form& form) {
     if (!form.always) {
         tellFallback(about_, d);
     }
+}
+
+void FieldDescriber::tell(const quantity::Told& /*d*/, const Form& /*form*/) {
+    about_.push_back({"kind", "text, or a form and its arguments"});
 }
 
 void FieldDescriber::tell(const quantity::Group& /*d*/, const Form& form) {

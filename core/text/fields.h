@@ -75,11 +75,13 @@ template <class T>
 Value describe();
 
 /// "0.01 to 1000"
-[[nodiscard]] std::string rangeText(double lowest, double highest);
+[[nodiscard]] Words rangeText(double lowest, double highest);
 
 [[nodiscard]] inline Error
-wrongKind(const std::string& path, const Value& value, std::string_view wanted) {
-    return {path, std::string(kindOf(value)) + " given", "must be " + std::string(wanted)};
+wrongKind(const std::string& path, const Value& value, const Words& wanted) {
+    return {path,
+            say(YF_WORDS("core", "%1 given"), kindOf(value)),
+            say(YF_WORDS("core", "must be %1"), wanted)};
 }
 
 [[nodiscard]] Result<double>
@@ -182,13 +184,14 @@ private:
               const quantity::Word& word,
               const Value& value,
               Path path);
+    void take(Words& member, const quantity::Told& told, const Value& value, Path path);
 
     /// Which of the names, or nothing after an error.
     std::optional<std::size_t>
     choose(std::span<const std::string_view> names, const Value& value, Path path);
 
     /// The list that it must be, or null after an error.
-    const Value::List* listOf(const Value& value, std::string_view wanted, Path path);
+    const Value::List* listOf(const Value& value, const Words& wanted, Path path);
 
     template <class M, std::size_t N>
     void take(M& member, const quantity::Choice<N>& choice, const Value& value, Path path) {
@@ -293,6 +296,17 @@ private:
         return member;
     }
 
+    // An answer tells in English; what is kept is kept whole.
+    static Value give(const Words& member, const quantity::Word& /*word*/) {
+        return member.english();
+    }
+
+    static Value give(const std::vector<Words>& member, const quantity::Word& word);
+
+    static Value give(const Words& member, const quantity::Told& /*told*/) {
+        return asValue(member);
+    }
+
     template <class M, std::size_t N>
     static Value give(M member, const quantity::Choice<N>& choice) {
         return choice.names.at(static_cast<std::size_t>(member));
@@ -364,6 +378,7 @@ private:
     void tell(const quantity::Whole& d, const Form& form);
     void tell(const quantity::Flag& d, const Form& form);
     void tell(const quantity::Word& d, const Form& form);
+    void tell(const quantity::Told& d, const Form& form);
     void tell(const quantity::Group& d, const Form& form);
     void tellChoice(std::span<const std::string_view> names, std::optional<std::size_t> fallback);
     void tellList(const std::vector<double>& member, const quantity::Quantity& d);

@@ -172,26 +172,27 @@ double factorOf(Unit unit, std::string_view word, double bare) {
 }
 
 Error notUnderstood(std::string_view text, std::string allowed) {
-    return {
-        "value", "'" + std::string(text.substr(0, 40)) + "' is not understood", std::move(allowed)};
+    return {"value",
+            say(YF_WORDS("core", "'%1' is not understood"), std::string(text.substr(0, 40))),
+            std::move(allowed)};
 }
 
 std::string_view example(Unit unit) {
     switch (unit) {
     case Unit::ohm:
-        return "write it like 3.3, 3R3 or 2k2";
+        return YF_WORDS("core", "write it like 3.3, 3R3 or 2k2");
     case Unit::henry:
-        return "write it like 0.35 mH or 350uH";
+        return YF_WORDS("core", "write it like 0.35 mH or 350uH");
     case Unit::farad:
-        return "write it like 6.8 µF, 6u8 or 470n";
+        return YF_WORDS("core", "write it like 6.8 µF, 6u8 or 470n");
     case Unit::hertz:
-        return "write it like 2500, 2.5 kHz or 2k5";
+        return YF_WORDS("core", "write it like 2500, 2.5 kHz or 2k5");
     case Unit::metre:
-        return "write it like 31 cm, 310 mm or 12\"";
+        return YF_WORDS("core", "write it like 31 cm, 310 mm or 12\"");
     case Unit::cubicMetre:
-        return "write it like 12 l or 1.2 cu ft";
+        return YF_WORDS("core", "write it like 12 l or 1.2 cu ft");
     default:
-        return "write it like 6.8";
+        return YF_WORDS("core", "write it like 6.8");
     }
 }
 
@@ -295,7 +296,7 @@ std::optional<double> parseNumber(std::string_view text) {
 Result<double> parseQuantity(std::string_view text, Unit unit, double bare) {
     const std::string normal = withPlainMinus(trimmed(text));
     if (normal.empty()) {
-        return Error{"value", "nothing is written", std::string(example(unit))};
+        return Error{"value", YF_WORDS("core", "nothing is written"), std::string(example(unit))};
     }
     if (const auto value = letterAsPoint(normal, unit)) {
         return *value;
@@ -306,9 +307,10 @@ Result<double> parseQuantity(std::string_view text, Unit unit, double bare) {
     const auto separators =
         std::ranges::count_if(digits, [](char c) { return c == '.' || c == ','; });
     if (separators > 1) {
-        return Error{"value",
-                     "'" + normal + "' has more than one point or comma",
-                     "write the number with one decimal sign and no thousands signs"};
+        return Error{
+            "value",
+            say(YF_WORDS("core", "'%1' has more than one point or comma"), normal),
+            YF_WORDS("core", "write the number with one decimal sign and no thousands signs")};
     }
     std::ranges::replace(digits, ',', '.');
     const auto value = parseNumber(digits);

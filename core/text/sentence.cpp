@@ -3,17 +3,35 @@
 
 namespace yf::text {
 
-std::string sentence(const Error& error) {
-    std::string line = (error.subject.empty() ? "" : error.subject + ": ") + error.given;
-    if (!error.allowed.empty()) {
-        line += ", " + error.allowed;
-    }
-    for (char& c : line) {
+namespace {
+
+/// What people typed may hold ends of lines; they would tear the one line apart.
+Words inOneLine(const Words& words) {
+    std::string form = words.form();
+    for (char& c : form) {
         if (c == '\n' || c == '\r') {
             c = ' ';
         }
     }
-    return line;
+    std::vector<Words> arguments;
+    arguments.reserve(words.arguments().size());
+    for (const Words& argument : words.arguments()) {
+        arguments.push_back(inOneLine(argument));
+    }
+    return Words::of(std::move(form), std::move(arguments));
+}
+
+} // namespace
+
+Words sentence(const Error& error) {
+    const Words given = inOneLine(error.given);
+    const Words allowed = inOneLine(error.allowed);
+    const Words subject = inOneLine(error.subject);
+    if (allowed.empty()) {
+        return subject.empty() ? given : say(YF_WORDS("core", "%1: %2"), subject, given);
+    }
+    return subject.empty() ? say(YF_WORDS("core", "%1, %2"), given, allowed)
+                           : say(YF_WORDS("core", "%1: %2, %3"), subject, given, allowed);
 }
 
 Error under(const std::string& path, Error error) {

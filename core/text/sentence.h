@@ -8,8 +8,8 @@
 namespace yf::text {
 
 /// An error as one line, the same on the command line and in the window:
-/// "Qes: -0.4 given, must be 0.01 to 1000".
-[[nodiscard]] std::string sentence(const Error& error);
+/// "Qes: -0.4 given, must be 0.01 to 1000". Ends of lines in what was given become blanks.
+[[nodiscard]] Words sentence(const Error& error);
 
 /// The same error one level further in: subject "fx_hz" under "network" becomes "network.fx_hz".
 [[nodiscard]] Error under(const std::string& path, Error error);

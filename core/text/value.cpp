@@ -32,7 +32,8 @@ public:
 
     bool number_float(number_float_t value, const string_t& token) override {
         if (!std::isfinite(value)) {
-            return fail({path(), token + " given", "must be a finite number"});
+            return fail(
+                {path(), say(YF_WORDS("core", "%1 given"), token), "must be a finite number"});
         }
         return put(Value{value});
     }
@@ -68,18 +69,20 @@ public:
             std::string what = why.what();
             const bool tooLarge = what.find("number overflow") != std::string::npos;
             if (tooLarge) {
-                error_ =
-                    Error{path(), lastToken + " given", "must be within the range of a number"};
+                error_ = Error{path(),
+                               say(YF_WORDS("core", "%1 given"), lastToken),
+                               "must be within the range of a number"};
             } else {
                 const auto place = what.find("at line");
                 const auto end = what.find(':', place == std::string::npos ? 0 : place);
-                error_ =
-                    Error{"input",
-                          "is not JSON " +
-                              (place == std::string::npos ? std::string{}
-                                                          : what.substr(place, end - place)) +
-                              (lastToken.empty() ? "" : " near '" + printable(lastToken) + "'"),
-                          "must be one JSON object"};
+                const std::string where =
+                    place == std::string::npos ? std::string{} : what.substr(place, end - place);
+                error_ = Error{"input",
+                               lastToken.empty() ? say(YF_WORDS("core", "is not JSON %1"), where)
+                                                 : say(YF_WORDS("core", "is not JSON %1 near '%2'"),
+                                                       where,
+                                                       printable(lastToken)),
+                               "must be one JSON object"};
             }
         }
         return false;
@@ -210,6 +213,10 @@ Value::~Value() = default;
 
 Value::Value(std::nullptr_t) {}
 
+Value::Value(const Words& words) : data(words.english()) {}
+
+Value::Value(const std::vector<Words>& words) : data(List(words.begin(), words.end())) {}
+
 Value::Value(bool flag) : data(flag) {}
 
 Value::Value(double number) : data(number) {}
@@ -258,6 +265,56 @@ std::string writeJson(const Value& value) {
 
 std::string writeJsonForReading(const Value& value) {
     return dump(value, 2);
+}
+
+Value asValue(const Words& words) {
+    if (words.arguments().empty()) {
+        return words.form();
+    }
+    Value::List list{words.form()};
+    for (const Words& argument : words.arguments()) {
+        list.push_back(asValue(argument));
+    }
+    return list;
+}
+
+std::optional<Words> wordsOf(const Value& value) {
+    if (const std::string* text = value.word()) {
+        return Words(*text);
+    }
+    const Value::List* list = value.list();
+    const std::string* form = list == nullptr || list->empty() ? nullptr : list->front().word();
+    if (form == nullptr) {
+        return std::nullopt;
+    }
+    std::vector<Words> arguments;
+    for (std::size_t i = 1; i < list->size(); ++i) {
+        auto argument = wordsOf((*list)[i]);
+        if (!argument) {
+            return std::nullopt;
+        }
+        arguments.push_back(std::move(*argument));
+    }
+    return Words::of(*form, std::move(arguments));
+}
+
+std::string packed(const Words& words) {
+    const bool plain = words.arguments().empty();
+    if (plain && !words.form().starts_with('[')) {
+        return words.form();
+    }
+    return writeJson(plain ? Value(Value::List{words.form()}) : asValue(words));
+}
+
+Words unpacked(const std::string& text) {
+    if (text.starts_with('[')) {
+        if (const auto value = parseJson(text)) {
+            if (auto words = wordsOf(*value)) {
+                return std::move(*words);
+            }
+        }
+    }
+    return text;
 }
 
 std::string_view kindOf(const Value& value) {

@@ -3,6 +3,7 @@
 
 #include "core/base/result.h"
 
+#include <optional>
 #include <string>
 #include <string_view>
 #include <utility>
@@ -37,6 +38,8 @@ struct Value {
     Value(Object object);
     Value(const std::vector<double>& numbers);
     Value(const std::vector<std::string>& words);
+    Value(const Words& words); ///< its English; asValue keeps it whole
+    Value(const std::vector<Words>& words);
 
     [[nodiscard]] bool isNull() const { return std::holds_alternative<std::nullptr_t>(data); }
 
@@ -73,6 +76,16 @@ struct Member {
 
 /// The same, indented for people.
 [[nodiscard]] std::string writeJsonForReading(const Value& value);
+
+/// Words whole: a text without places is itself, another a list of its form and its arguments.
+[[nodiscard]] Value asValue(const Words& words);
+
+/// Nothing where the value is neither a text nor a list that begins with one.
+[[nodiscard]] std::optional<Words> wordsOf(const Value& value);
+
+/// The same as one line, for where only a text can be kept. A text that is no such list is itself.
+[[nodiscard]] std::string packed(const Words& words);
+[[nodiscard]] Words unpacked(const std::string& text);
 
 /// "a number", "a list", … for error messages.
 [[nodiscard]] std::string_view kindOf(const Value& value);

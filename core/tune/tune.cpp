@@ -84,8 +84,10 @@ Error unknown(const std::string& subject,
               const std::string& name,
               const std::vector<std::string>& all) {
     return Error{subject,
-                 "'" + name + "' is unknown",
-                 all.empty() ? "there is none" : "the nearest is " + text::nearest(name, all)};
+                 say(YF_WORDS("core", "'%1' is unknown"), name),
+                 all.empty()
+                     ? "there is none"
+                     : say(YF_WORDS("core", "the nearest is %1"), text::nearest(name, all))};
 }
 
 std::optional<Error> putWays(Goal& goal, const Network& network, const GoalRequest& r) {
@@ -186,8 +188,9 @@ std::optional<Error> checkWay(const WayTarget& way, const std::string& at) {
         return Error{at + ".fx_high_hz", "not above fx_low_hz", "must be above it"};
     }
     if (way.alignment == network::Alignment::linkwitzRiley && way.order % 2 == 1) {
-        return Error{
-            at + ".order", std::to_string(way.order) + " given", "Linkwitz-Riley is even only"};
+        return Error{at + ".order",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(way.order)),
+                     YF_WORDS("core", "Linkwitz-Riley is even only")};
     }
     return std::nullopt;
 }
@@ -204,8 +207,10 @@ std::optional<Error> checkTable(const std::vector<double>& f,
     }
     if (f.size() != y.size()) {
         return Error{levels,
-                     std::to_string(y.size()) + " entries given",
-                     "must have as many as " + frequencies + ", " + std::to_string(f.size())};
+                     say(YF_WORDS("core", "%1 entries given"), std::to_string(y.size())),
+                     say(YF_WORDS("core", "must have as many as %1, %2"),
+                         frequencies,
+                         std::to_string(f.size()))};
     }
     return std::nullopt;
 }
@@ -253,8 +258,8 @@ std::optional<Error> putFreedom(Problem& problem, const TuneRequest& r) {
 std::optional<Error> check(const GoalRequest& r) {
     if (r.from >= r.to) {
         return Error{"to_hz",
-                     text::printNumber(r.to) + " given",
-                     "must be above from_hz, " + text::printNumber(r.from)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.to)),
+                     say(YF_WORDS("core", "must be above from_hz, %1"), text::printNumber(r.from))};
     }
     if (r.targets.has_value() != r.targetFrequencies.has_value()) {
         return Error{
@@ -312,7 +317,7 @@ Result<Problem> problemOf(const Network& network, const GoalRequest& r) {
     if (network.circuit.tree() == nullptr || !network.circuit.couplings.empty()) {
         return Error{"network",
                      network.circuit.tree() == nullptr ? "a free net given" : "coupled coils given",
-                     "tuning needs ways as ladders"};
+                     YF_WORDS("core", "tuning needs ways as ladders")};
     }
     const Axis axis = axisOf(network, r);
     const bool any = std::ranges::any_of(axis, [&](double f) { return f >= r.from && f <= r.to; });

@@ -15,8 +15,10 @@
 #include "app/plots/plot.h"
 #include "app/plots/readings.h"
 #include "app/widgets/quantity_field.h"
+#include "app/widgets/words.h"
 #include "core/job/store/store.h"
 #include "core/signal/wav.h"
+#include "core/text/fields.h"
 #include "demo/lantern_hall.h"
 #include "tests/support/demo_job.h"
 #include "tests/support/test_window.h"
@@ -621,6 +623,21 @@ TEST_F(Hall, speaksGermanWithADecimalComma) {
     const auto stored = job::store::Store::openForReading(path)->load();
     EXPECT_EQ(stored->log.back().text, "Change R2 to 4.7\u202FΩ") << "and their language";
     window.reset();
+    app::useLanguage(*qApp, QStringLiteral("en"));
+    QLocale::setDefault(QLocale::c());
+}
+
+// Form by form, whatever stands in the places; a name that looks like a place is left alone.
+TEST_F(Hall, speaksFormsWithinForms) {
+    app::useLanguage(*qApp, QStringLiteral("de"));
+    const Error error{
+        "Qes", say("%1 given", "-0.4"), say("must be %1", text::rangeText(0.01, 1000))};
+    EXPECT_EQ(app::spoken(text::sentence(error)),
+              QStringLiteral("Qes: -0,4 angegeben, erlaubt ist 0,01 bis 1000"));
+    EXPECT_EQ(app::spoken(say("Reverse %1", "%1 & %2")), QStringLiteral("%1 & %2 umpolen"));
+    EXPECT_EQ(app::spoken(Words::row({say("Take out %1", "C1"), "on axis"}, "; ")),
+              QStringLiteral("C1 herausnehmen; auf der Achse"));
+    EXPECT_EQ(app::spoken("no form at all"), QStringLiteral("no form at all"));
     app::useLanguage(*qApp, QStringLiteral("en"));
     QLocale::setDefault(QLocale::c());
 }

@@ -305,7 +305,7 @@ TEST_F(MeasureTest, calibrationsAreRecordedKeptForTheDeviceAndTakenOff) {
     settle();
     const job::Take& take = job().takes.back();
     EXPECT_FALSE(take.recorded.jigTable.empty());
-    EXPECT_NE(take.understood.find("open, short and a load of 33"), std::string::npos)
+    EXPECT_NE(take.understood.english().find("open, short and a load of 33"), std::string::npos)
         << take.understood;
     // Another window on the same device finds them again; they can be forgotten.
     openWindow();

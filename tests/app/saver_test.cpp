@@ -101,7 +101,7 @@ TEST(Document, refusedEditsAreToldAndNotWritten) {
     QObject::connect(document.get(),
                      &app::Document::refused,
                      document.get(),
-                     [&](const QString& why) { told = why; });
+                     [&](const Words& why) { told = QString::fromStdString(why.english()); });
     QObject::connect(document.get(), &app::Document::changed, document.get(), [&] { ++changes; });
     document->apply(edit::removePart("projection", "Z9"));
     EXPECT_NE(told.indexOf(QStringLiteral("Z9")), -1);
@@ -136,7 +136,7 @@ TEST(Document, aFailingDiskLosesNothing) {
     QObject::connect(document.get(),
                      &app::Document::notSaved,
                      document.get(),
-                     [&](const QString& why) { told << why; });
+                     [&](const Words& why) { told << QString::fromStdString(why.english()); });
     FailingDisk::failAlways(Trouble::full);
     for (int i = 0; i < 5; ++i) {
         document->apply(edit::changeTitle("Title " + std::to_string(i)));

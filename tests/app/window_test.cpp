@@ -99,7 +99,7 @@ protected:
         ASSERT_TRUE(QTest::qWaitForWindowActive(window.get()));
     }
 
-    std::string undoName() { return window->document()->history().undoName(); }
+    std::string undoName() { return window->document()->history().undoName().english(); }
 };
 
 } // namespace

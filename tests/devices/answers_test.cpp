@@ -14,7 +14,7 @@ namespace {
 
 template <class T>
 std::string complaint(const Result<T>& result) {
-    return result ? std::string{} : text::sentence(result.error());
+    return result ? std::string{} : text::sentence(result.error()).english();
 }
 
 bool has(const std::string& text, const char* part) {
@@ -88,7 +88,7 @@ TEST(Answers, whatIsNoResistanceIsNamed) {
     EXPECT_TRUE(devices::readFunction("FRES").ok());
     const auto volts = devices::readFunction("\"VOLT:AC\"");
     ASSERT_FALSE(volts.ok());
-    EXPECT_TRUE(has(text::sentence(volts.error()), "VOLT:AC"));
+    EXPECT_TRUE(has(text::sentence(volts.error()).english(), "VOLT:AC"));
 }
 
 TEST(Answers, identityHasFourFields) {

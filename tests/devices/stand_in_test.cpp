@@ -152,7 +152,7 @@ TEST(Parsers, bearWhateverALineBrings) {
             }
         } else {
             // What is shown of it can stand on a screen.
-            for (const char c : text::sentence(ohms.error())) {
+            for (const char c : text::sentence(ohms.error()).english()) {
                 EXPECT_FALSE(static_cast<unsigned char>(c) < 0x20) << bytes;
             }
         }
@@ -216,7 +216,7 @@ TEST(Simulator, theProgramServesWhatItPrints) {
         ASSERT_TRUE(meter.open(address).ok()) << address.toStdString();
         EXPECT_TRUE(
             QTest::qWaitFor([&] { return meter.state() == devices::MeterState::live; }, 5000))
-            << address.toStdString() << ": " << meter.said().toStdString();
+            << address.toStdString() << ": " << meter.said().english();
         EXPECT_TRUE(meter.kind() == MeterKind::ohms ? meter.ohms() && !meter.ohms()->ohms
                                                     : meter.pair() && !meter.pair()->r)
             << "the coil is open";

@@ -30,7 +30,8 @@ Done putAside(const Store& store, const std::string& folder, const std::string& 
     std::error_code failed;
     fs::create_directories(folder, failed);
     if (failed) {
-        return Error{folder, failed.message(), "must be a folder that may be written"};
+        return Error{
+            folder, failed.message(), YF_WORDS("core", "must be a folder that may be written")};
     }
     std::string name = at;
     std::ranges::replace(name, ':', '-'); // no colon in names that may travel to other systems

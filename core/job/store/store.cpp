@@ -161,15 +161,17 @@ private:
 
 Error failure(const std::string& path, sqlite3* database) {
     const int code = sqlite3_errcode(database) & 0xFF;
-    std::string allowed = "the file is as it was before";
+    Words allowed = YF_WORDS("core", "the file is as it was before");
     if (code == SQLITE_FULL) {
-        allowed = "make room on the disk; " + allowed;
+        allowed = YF_WORDS("core", "make room on the disk; the file is as it was before");
     } else if (code == SQLITE_READONLY || code == SQLITE_PERM || code == SQLITE_CANTOPEN) {
-        allowed = "check the permissions of the file and its folder; " + allowed;
+        allowed = YF_WORDS(
+            "core",
+            "check the permissions of the file and its folder; the file is as it was before");
     } else if (code == SQLITE_BUSY || code == SQLITE_LOCKED) {
-        allowed = "another program has it open; " + allowed;
+        allowed = YF_WORDS("core", "another program has it open; the file is as it was before");
     }
-    return {path, std::string("not written: ") + sqlite3_errmsg(database), allowed};
+    return {path, say(YF_WORDS("core", "not written: %1"), sqlite3_errmsg(database)), allowed};
 }
 
 Done execute(const std::string& path, sqlite3* database, const std::string& sql) {
@@ -197,8 +199,8 @@ Result<sqlite3*> connect(const std::string& path, int flags) {
     const int code = sqlite3_open_v2(path.c_str(), &database, flags, nullptr);
     if (code != SQLITE_OK) {
         const Error error{path,
-                          std::string("cannot be opened: ") + sqlite3_errstr(code),
-                          "must be a job file that you may read"};
+                          say(YF_WORDS("core", "cannot be opened: %1"), sqlite3_errstr(code)),
+                          YF_WORDS("core", "must be a job file that you may read")};
         sqlite3_close(database);
         return error;
     }
@@ -213,37 +215,41 @@ std::optional<Error> checkFile(const std::string& path) {
     struct stat info {};
 
     if (::stat(path.c_str(), &info) != 0) {
-        return Error{path, std::strerror(errno), "must be a job file"};
+        return Error{path, std::strerror(errno), YF_WORDS("core", "must be a job file")};
     }
     if (!S_ISREG(info.st_mode)) {
-        return Error{path, "is not a file", "must be a job file"};
+        return Error{
+            path, YF_WORDS("core", "is not a file"), YF_WORDS("core", "must be a job file")};
     }
     return std::nullopt;
 }
 
 Done checkContent(const std::string& path, sqlite3* database) {
     if (pragma(database, "application_id") != applicationId) {
-        return Error{path, "is not a Yellowfront job", "must be a file that this program has made"};
+        return Error{path,
+                     YF_WORDS("core", "is not a Yellowfront job"),
+                     YF_WORDS("core", "must be a file that this program has made")};
     }
     Statement check(database, "PRAGMA quick_check(1)");
     const bool answered = check.step();
     if (!answered || check.text(0) != "ok") {
         return Error{path,
-                     "is damaged: " +
-                         (answered ? check.text(0) : std::string(sqlite3_errmsg(database))),
-                     "open a copy of it; this file was left untouched"};
+                     say(YF_WORDS("core", "is damaged: %1"),
+                         (answered ? check.text(0) : std::string(sqlite3_errmsg(database)))),
+                     YF_WORDS("core", "open a copy of it; this file was left untouched")};
     }
     return done();
 }
 
 Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const std::string& key) {
-    Statement statement(
-        database,
-        "SELECT phase, trusted_from, trusted_to, frequencies, real_parts, imaginary_parts "
-        "FROM curve WHERE key = ?");
+    Statement statement(database,
+                        "SELECT phase, trusted_from, trusted_to, frequencies, real_parts, "
+                        "imaginary_parts FROM curve WHERE key = ?");
     statement.bind(1, key);
     if (!statement.step()) {
-        return Error{path, "curve " + key + " is missing", "the file is damaged"};
+        return Error{path,
+                     say(YF_WORDS("core", "curve %1 is missing"), key),
+                     YF_WORDS("core", "the file is damaged")};
     }
     const auto* phase = std::ranges::find(phaseNames, statement.text(0));
     const auto frequencies = statement.numbers(3);
@@ -254,7 +260,9 @@ Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const
     const bool shaped =
         frequencies.size() >= 2 && frequencies.size() == re.size() && re.size() == im.size();
     if (phase == std::end(phaseNames) || !shaped || !rising || !(frequencies.front() > 0.0)) {
-        return Error{path, "curve " + key + " is not as it should be", "the file is damaged"};
+        return Error{path,
+                     say(YF_WORDS("core", "curve %1 is not as it should be"), key),
+                     YF_WORDS("core", "the file is damaged")};
     }
     std::vector<curve::Complex> values;
     for (std::size_t i = 0; i < re.size(); ++i) {
@@ -297,14 +305,18 @@ readRecording(sqlite3* database, const std::string& path, const std::string& key
     Statement statement(database, "SELECT rate, measured, reference FROM recording WHERE key = ?");
     statement.bind(1, key);
     if (!statement.step()) {
-        return Error{path, "recording " + key + " is missing", "the file is damaged"};
+        return Error{path,
+                     say(YF_WORDS("core", "recording %1 is missing"), key),
+                     YF_WORDS("core", "the file is damaged")};
     }
     signal::Recording recording{
         statement.number(0), fromFloats(statement.bytes(1)), fromFloats(statement.bytes(2))};
     const auto finite = [](double v) { return std::isfinite(v); };
     if (!(recording.rate > 0.0) || !std::ranges::all_of(recording.measured, finite) ||
         !std::ranges::all_of(recording.reference, finite)) {
-        return Error{path, "recording " + key + " is not as it should be", "the file is damaged"};
+        return Error{path,
+                     say(YF_WORDS("core", "recording %1 is not as it should be"), key),
+                     YF_WORDS("core", "the file is damaged")};
     }
     return recording;
 }
@@ -313,7 +325,9 @@ Result<std::string> readPhoto(sqlite3* database, const std::string& path, const 
     Statement statement(database, "SELECT bytes FROM photo WHERE key = ?");
     statement.bind(1, key);
     if (!statement.step()) {
-        return Error{path, "picture " + key + " is missing", "the file is damaged"};
+        return Error{path,
+                     say(YF_WORDS("core", "picture %1 is missing"), key),
+                     YF_WORDS("core", "the file is damaged")};
     }
     return statement.bytes(0);
 }
@@ -324,7 +338,10 @@ readJob(sqlite3* database, const std::string& path, const std::string& document,
     YF_TRY(value, text::parseJson(document));
     auto job = text::read<Job>(value, "");
     if (!job) {
-        return Error{path, "holds a job that cannot be read: " + text::sentence(job.error()), ""};
+        return Error{path,
+                     say(YF_WORDS("core", "holds a job that cannot be read: %1"),
+                         text::sentence(job.error())),
+                     ""};
     }
     for (Take& take : job->takes) {
         auto& held = shared.curves[take.curveKey];
@@ -392,7 +409,9 @@ Result<Store> Store::create(const std::string& path, const Record& record) {
     struct stat info {};
 
     if (::stat(path.c_str(), &info) == 0) {
-        return Error{path, "exists already", "choose another name; nothing was overwritten"};
+        return Error{path,
+                     YF_WORDS("core", "exists already"),
+                     YF_WORDS("core", "choose another name; nothing was overwritten")};
     }
     YF_TRY(database, connect(path, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE));
     Store store(path, database, false);
@@ -476,7 +495,9 @@ bool Store::newer() const {
 Result<Record> Store::load() const {
     Statement state(database_, "SELECT current FROM state");
     if (!state.step()) {
-        return Error{path_, "has no current state", "the file is damaged"};
+        return Error{path_,
+                     YF_WORDS("core", "has no current state"),
+                     YF_WORDS("core", "the file is damaged")};
     }
     const sqlite3_int64 current = state.whole(0);
     Statement rows(database_,
@@ -490,10 +511,12 @@ Result<Record> Store::load() const {
         if (rows.whole(0) == current) {
             position = steps.size();
         }
-        steps.push_back({rows.text(1), rows.text(2), std::move(job)});
+        steps.push_back({text::unpacked(rows.text(1)), rows.text(2), std::move(job)});
     }
     if (!position) {
-        return Error{path_, "has no current state", "the file is damaged"};
+        return Error{path_,
+                     YF_WORDS("core", "has no current state"),
+                     YF_WORDS("core", "the file is damaged")};
     }
     Record record(History(std::move(steps), *position));
     if (pragma(database_, "user_version") < 2) {
@@ -508,10 +531,15 @@ Result<Record> Store::load() const {
     while (entries.step()) {
         const auto kind = logKind(entries.text(1));
         if (!kind) {
-            return Error{
-                path_, "log entry of kind '" + entries.text(1) + "'", "the file is damaged"};
+            return Error{path_,
+                         say(YF_WORDS("core", "log entry of kind '%1'"), entries.text(1)),
+                         YF_WORDS("core", "the file is damaged")};
         }
-        record.log.push_back({*kind, entries.text(0), entries.text(2)});
+        // A note is what a person wrote, letter by letter.
+        record.log.push_back({*kind,
+                              entries.text(0),
+                              *kind == LogEntry::Kind::note ? Words(entries.text(2))
+                                                            : text::unpacked(entries.text(2))});
     }
     return record;
 }
@@ -588,7 +616,9 @@ Done Store::writeStep(const Step& step, Moved moved) {
         Statement update(database_,
                          "UPDATE step SET name = ?, merge_key = ?, document = ? WHERE id = (SELECT "
                          "current FROM state)");
-        update.bind(1, step.name).bind(2, step.mergeKey).bind(3, toDocument(step.job));
+        update.bind(1, text::packed(step.name))
+            .bind(2, step.mergeKey)
+            .bind(3, toDocument(step.job));
         YF_TRY(updated, finish(path_, database_, update));
         static_cast<void>(updated);
         Statement drop(database_, "DELETE FROM step WHERE id > (SELECT current FROM state)");
@@ -601,7 +631,7 @@ Done Store::writeStep(const Step& step, Moved moved) {
     YF_TRY(dropped, finish(path_, database_, drop));
     static_cast<void>(dropped);
     Statement insert(database_, "INSERT INTO step(name, merge_key, document) VALUES(?,?,?)");
-    insert.bind(1, step.name).bind(2, step.mergeKey).bind(3, toDocument(step.job));
+    insert.bind(1, text::packed(step.name)).bind(2, step.mergeKey).bind(3, toDocument(step.job));
     YF_TRY(inserted, finish(path_, database_, insert));
     static_cast<void>(inserted);
     Statement point(
@@ -612,11 +642,15 @@ Done Store::writeStep(const Step& step, Moved moved) {
 }
 
 Done Store::writeLog(const LogEntry& entry, bool replacesLast) {
-    Statement write(database_,
-                    replacesLast ? "UPDATE log SET at = ?, kind = ?, entry = ? WHERE id = (SELECT "
-                                   "max(id) FROM log)"
-                                 : "INSERT INTO log(at, kind, entry) VALUES(?,?,?)");
-    write.bind(1, entry.at).bind(2, std::string(kindName(entry.kind))).bind(3, entry.text);
+    Statement write(
+        database_,
+        replacesLast
+            ? "UPDATE log SET at = ?, kind = ?, entry = ? WHERE id = (SELECT max(id) FROM log)"
+            : "INSERT INTO log(at, kind, entry) VALUES(?,?,?)");
+    write.bind(1, entry.at)
+        .bind(2, std::string(kindName(entry.kind)))
+        .bind(3,
+              entry.kind == LogEntry::Kind::note ? entry.text.english() : text::packed(entry.text));
     return finish(path_, database_, write);
 }
 
@@ -665,7 +699,9 @@ Done Store::writeChange(const Change& change) {
 
 Done Store::write(const Change& change) {
     if (readOnly_) {
-        return Error{path_, "is open for reading only", "save a copy and go on there"};
+        return Error{path_,
+                     YF_WORDS("core", "is open for reading only"),
+                     YF_WORDS("core", "save a copy and go on there")};
     }
     YF_TRY(begun, execute(path_, database_, "BEGIN IMMEDIATE"));
     static_cast<void>(begun);
@@ -683,7 +719,9 @@ Done Store::copyTo(const std::string& path) const {
     struct stat info {};
 
     if (::stat(path.c_str(), &info) == 0) {
-        return Error{path, "exists already", "choose another name; nothing was overwritten"};
+        return Error{path,
+                     YF_WORDS("core", "exists already"),
+                     YF_WORDS("core", "choose another name; nothing was overwritten")};
     }
     Statement copy(database_, "VACUUM INTO ?");
     copy.bind(1, path);
@@ -697,7 +735,7 @@ Done Store::copyTo(const std::string& path) const {
 Done Store::integrityCheck() const {
     Statement check(database_, "PRAGMA integrity_check");
     if (!check.step() || check.text(0) != "ok") {
-        return Error{path_, "integrity check: " + check.text(0), ""};
+        return Error{path_, say(YF_WORDS("core", "integrity check: %1"), check.text(0)), ""};
     }
     return done();
 }

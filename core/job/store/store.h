@@ -14,7 +14,7 @@ namespace yf::job::store {
 inline constexpr int applicationId = 0x59464A42;
 
 /// Version of the schema, in user_version. docs/job-format.md describes it.
-inline constexpr int formatVersion = 8;
+inline constexpr int formatVersion = 9;
 
 /// Steps kept for undo after reopening.
 inline constexpr std::size_t keptSteps = 200;

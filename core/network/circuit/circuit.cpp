@@ -53,7 +53,7 @@ struct ControlKeys {
 Error unknownKey(const std::string& path, const std::string& key, std::vector<std::string> known) {
     return {text::join(path, key),
             "unknown key",
-            "the nearest known key is " + text::nearest(key, known)};
+            say(YF_WORDS("core", "the nearest known key is %1"), text::nearest(key, known))};
 }
 
 std::optional<Error>
@@ -98,8 +98,9 @@ Result<int> readPolarity(const Value& value, const std::string& path) {
     const double* number = value.number();
     if (number == nullptr || std::abs(*number) != 1.0) {
         return Error{path,
-                     number == nullptr ? std::string(text::kindOf(value)) + " given"
-                                       : text::printNumber(*number) + " given",
+                     number == nullptr
+                         ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value)))
+                         : say(YF_WORDS("core", "%1 given"), text::printNumber(*number)),
                      "must be 1 or -1"};
     }
     return *number > 0.0 ? 1 : -1;
@@ -109,8 +110,9 @@ Result<Joining> readJoining(const Value& value, const std::string& path) {
     const std::string* word = value.word();
     if (word == nullptr || (*word != "parallel" && *word != "series")) {
         return Error{path,
-                     word == nullptr ? std::string(text::kindOf(value)) + " given"
-                                     : "'" + *word + "' given",
+                     word == nullptr
+                         ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value)))
+                         : say(YF_WORDS("core", "'%1' given"), *word),
                      "must be one of parallel, series"};
     }
     return *word == "parallel" ? Joining::parallel : Joining::series;
@@ -128,8 +130,9 @@ Result<std::optional<int>> readUnits(const Value& value, const char* key, const 
         number != nullptr && *number >= 1.0 && *number <= most && *number == std::floor(*number);
     if (!fits) {
         return Error{text::join(path, key),
-                     number == nullptr ? std::string(text::kindOf(*given)) + " given"
-                                       : text::printNumber(*number) + " given",
+                     number == nullptr
+                         ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(*given)))
+                         : say(YF_WORDS("core", "%1 given"), text::printNumber(*number)),
                      "must be a whole number, 1 to 100"};
     }
     return std::optional<int>(static_cast<int>(*number));
@@ -348,7 +351,9 @@ std::optional<Error> numberParts(std::vector<PlacedPart>& placed) {
     for (const PlacedPart& p : placed) {
         const bool bare = p.part->id.size() == 1;
         if (!bare && !taken.insert(p.part->id).second) {
-            return Error{p.path, "'" + p.part->id + "' given twice", "an ID may stand once"};
+            return Error{p.path,
+                         say(YF_WORDS("core", "'%1' given twice"), p.part->id),
+                         "an ID may stand once"};
         }
     }
     for (PlacedPart& p : placed) {
@@ -383,16 +388,17 @@ readCouplings(const Value& value, const std::string& path, const std::vector<Pla
                 return p.part->id == id && p.part->kind == PartKind::coil;
             });
             if (!isCoil) {
-                return Error{
-                    rowPath, "'" + id + "' given", "must be the ID of a coil of this network"};
+                return Error{rowPath,
+                             say(YF_WORDS("core", "'%1' given"), id),
+                             "must be the ID of a coil of this network"};
             }
         }
         const double k = std::abs(coupling.k);
         if (!(k > 0.0 && k < 1.0) || coupling.first == coupling.second) {
             return Error{rowPath,
                          coupling.first == coupling.second
-                             ? "'" + coupling.first + "' coupled with itself"
-                             : "k " + text::printNumber(coupling.k) + " given",
+                             ? say(YF_WORDS("core", "'%1' coupled with itself"), coupling.first)
+                             : say(YF_WORDS("core", "k %1 given"), text::printNumber(coupling.k)),
                          "k must lie between -1 and 1, without -1, 0 and 1, and join two coils"};
         }
         couplings.push_back(std::move(coupling));

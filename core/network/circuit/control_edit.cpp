@@ -38,7 +38,7 @@ void eachControl(Circuit& circuit, const std::function<void(ControlSlot&)>& visi
 }
 
 Error unknownControl(const std::string& id) {
-    return {"control", "'" + id + "' is not in this network", ""};
+    return {"control", say(YF_WORDS("core", "'%1' is not in this network"), id), ""};
 }
 
 bool isControl(const Slot& slot, const std::string& id) {
@@ -117,8 +117,10 @@ withNewControl(const Circuit& circuit, std::size_t way, std::size_t slot, Contro
     const Section* section = waySection(changed, way);
     if (section == nullptr || slot > section->ladder.size()) {
         return Error{"place",
-                     "way " + std::to_string(way + 1) + ", slot " + std::to_string(slot + 1),
-                     "must lie in a way of this network"};
+                     say(YF_WORDS("core", "way %1, slot %2"),
+                         std::to_string(way + 1),
+                         std::to_string(slot + 1)),
+                     YF_WORDS("core", "must lie in a way of this network")};
     }
     control.id = freeId(changed);
     auto& ladder = const_cast<Section*>(section)->ladder; // `changed` is ours
@@ -153,9 +155,10 @@ Result<Circuit> withFixedPad(const Circuit& circuit, const std::string& id, ESer
         pad.emplace_back(ShuntSlot{resistor(*R.toReturn, series)});
     }
     if (R.toReturn && *R.toReturn < wire) {
-        return Error{"control",
-                     id + " stands at nought",
-                     "must let something through: a fixed pad cannot mute a driver"};
+        return Error{
+            "control",
+            say(YF_WORDS("core", "%1 stands at nought"), id),
+            YF_WORDS("core", "must let something through: a fixed pad cannot mute a driver")};
     }
     in->erase(in->begin() + static_cast<std::ptrdiff_t>(at));
     in->insert(in->begin() + static_cast<std::ptrdiff_t>(at), pad.begin(), pad.end());
@@ -192,10 +195,13 @@ Result<ControlSlot> typedControl(const ControlSlot& old, const std::string& text
         }
     }
     const auto wrong = [&](const std::string& given) {
-        return Error{old.id,
-                     given.empty() ? "nothing is written" : "'" + given + "' given",
+        return Error{
+            old.id,
+            given.empty() ? YF_WORDS("core", "nothing is written")
+                          : say(YF_WORDS("core", "'%1' given"), given),
+            YF_WORDS("core",
                      "must be the whole track in ohms (8, 100 Ω), the position in per cent of its "
-                     "way (60 %), or both"};
+                     "way (60 %), or both")};
     };
     if (pieces.empty()) {
         return wrong({});

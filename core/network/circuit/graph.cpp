@@ -195,7 +195,7 @@ std::optional<Error> findFloatingNode(const Circuit& circuit, const std::string&
     };
     const auto refuse = [&](const char* list, std::size_t i, const std::string& node) {
         return Error{text::join(text::join(path, std::string("net.") + list), i),
-                     "node \"" + node + "\" is not connected to the amplifier",
+                     say(YF_WORDS("core", "node \"%1\" is not connected to the amplifier"), node),
                      ""};
     };
     for (std::size_t i = 0; i < net->parts.size(); ++i) {

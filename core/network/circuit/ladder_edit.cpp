@@ -10,7 +10,7 @@ namespace yf::network {
 namespace {
 
 Error unknownPart(const std::string& id) {
-    return {"part", "'" + id + "' is not in this network", ""};
+    return {"part", say(YF_WORDS("core", "'%1' is not in this network"), id), ""};
 }
 
 OnePort* portOf(Slot& slot) {
@@ -104,8 +104,9 @@ Result<std::vector<Slot>*> ladderAt(Circuit& circuit, const SlotPlace& place) {
     Section* section = wayOf(circuit, place.way);
     if (section == nullptr || place.slot > section->ladder.size()) {
         return Error{"place",
-                     "way " + std::to_string(place.way + 1) + ", slot " +
-                         std::to_string(place.slot + 1),
+                     say(YF_WORDS("core", "way %1, slot %2"),
+                         std::to_string(place.way + 1),
+                         std::to_string(place.slot + 1)),
                      "must lie in a way of this network"};
     }
     return &section->ladder;

@@ -16,7 +16,9 @@ constexpr double mostGain = 60.0; ///< dB
 constexpr double mostDelay = 0.1; ///< s
 
 Error noAmplifier(std::size_t way) {
-    return {"way", std::to_string(way + 1), "must be a way with an amplifier of its own"};
+    return {"way",
+            std::to_string(way + 1),
+            YF_WORDS("core", "must be a way with an amplifier of its own")};
 }
 
 Result<Line> typedGain(const Line& old, const std::string& text) {
@@ -44,7 +46,9 @@ Result<Line> typedGain(const Line& old, const std::string& text) {
         }
     }
     if (pieces.empty()) {
-        return Error{"line", "nothing is written", "must be a gain (-3 dB), a delay (0.2 ms)"};
+        return Error{"line",
+                     YF_WORDS("core", "nothing is written"),
+                     YF_WORDS("core", "must be a gain (-3 dB), a delay (0.2 ms)")};
     }
     Line line = old;
     for (const std::string& piece : pieces) {
@@ -53,14 +57,19 @@ Result<Line> typedGain(const Line& old, const std::string& text) {
         const auto value =
             text::parseQuantity(bare, time ? text::Unit::second : text::Unit::decibel);
         if (!value) {
-            return Error{
-                "line", "'" + piece + "' given", "must be a gain (-3 dB) or a delay (0.2 ms)"};
+            return Error{"line",
+                         say(YF_WORDS("core", "'%1' given"), piece),
+                         YF_WORDS("core", "must be a gain (-3 dB) or a delay (0.2 ms)")};
         }
         if (time && !(*value >= 0.0 && *value <= mostDelay)) {
-            return Error{"line", "'" + piece + "' given", "a delay must be 0 to 100 ms"};
+            return Error{"line",
+                         say(YF_WORDS("core", "'%1' given"), piece),
+                         YF_WORDS("core", "a delay must be 0 to 100 ms")};
         }
         if (!time && !(std::abs(*value) <= mostGain)) {
-            return Error{"line", "'" + piece + "' given", "a gain must be -60 to 60 dB"};
+            return Error{"line",
+                         say(YF_WORDS("core", "'%1' given"), piece),
+                         YF_WORDS("core", "a gain must be -60 to 60 dB")};
         }
         (time ? line.delay : line.gain) = *value;
     }
@@ -86,9 +95,11 @@ std::optional<Line> lineOf(const Circuit& circuit, std::size_t way) {
 
 Result<Circuit> separated(const Circuit& circuit, bool own) {
     if (!canSeparate(circuit)) {
-        return Error{"network",
-                     "its ways hang together",
-                     "amplifiers for each way need ways side by side, with no part before them"};
+        return Error{
+            "network",
+            YF_WORDS("core", "its ways hang together"),
+            YF_WORDS("core",
+                     "amplifiers for each way need ways side by side, with no part before them")};
     }
     Circuit changed = circuit;
     Section& tree = *changed.tree();
@@ -139,7 +150,8 @@ typedLine(const Line& old, std::optional<std::size_t> filter, const std::string&
         return typedGain(old, text);
     }
     if (*filter >= old.filters.size()) {
-        return Error{"filter", std::to_string(*filter + 1), "must be one of this way's"};
+        return Error{
+            "filter", std::to_string(*filter + 1), YF_WORDS("core", "must be one of this way's")};
     }
     Line line = old;
     YF_TRY(typed, typedFilter(old.filters[*filter], text));
@@ -170,7 +182,7 @@ std::string gainWords(const Line& line) {
                        text::printSignificant(std::abs(line.gain), 3) +
                        std::string(text::thinSpace) + "dB";
     if (line.delay > 0.0) {
-        said += ", " + text::printEngineering(line.delay, "s") + " late";
+        said += ", " + text::printEngineering(line.delay, "s") + " late"; // typed back as it is
     }
     return said;
 }

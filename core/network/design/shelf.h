@@ -21,7 +21,7 @@ struct ShelfRequest {
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
-        field(self.width, q::width.as("width_m", "width of the front"));
+        field(self.width, q::width.as("width_m", YF_WORDS("core", "width of the front")));
         field(self.centre, q::frequency.as("centre_hz", "half of the step"));
         field(self.step,
               q::attenuation.as("step_db", "height of the step").orElse(6.020599913279624));

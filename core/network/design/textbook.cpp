@@ -342,7 +342,7 @@ void slopeFigures(const TextbookRequest& r,
 }
 
 Error useless(const char* key, const char* kind) {
-    return {key, "given", std::string("has no use for ") + kind};
+    return {key, "given", say(YF_WORDS("core", "has no use for %1"), kind)};
 }
 
 std::optional<Error> checkFrequencies(const TextbookRequest& r) {
@@ -359,9 +359,10 @@ std::optional<Error> checkFrequencies(const TextbookRequest& r) {
             return useless("fx_hz", "a kind with two crossover frequencies");
         }
         if (!(*r.fxHigh > *r.fxLow)) {
-            return Error{"fx_high_hz",
-                         text::printNumber(*r.fxHigh) + " given",
-                         "must be above fx_low_hz " + text::printNumber(*r.fxLow)};
+            return Error{
+                "fx_high_hz",
+                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.fxHigh)),
+                say(YF_WORDS("core", "must be above fx_low_hz %1"), text::printNumber(*r.fxLow))};
         }
         return std::nullopt;
     }
@@ -377,8 +378,14 @@ std::optional<Error> checkFrequencies(const TextbookRequest& r) {
 } // namespace
 
 std::string_view orderName(int order) {
-    static constexpr std::string_view names[] = {
-        "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth"};
+    static constexpr std::string_view names[] = {YF_WORDS("core", "first"),
+                                                 YF_WORDS("core", "second"),
+                                                 YF_WORDS("core", "third"),
+                                                 YF_WORDS("core", "fourth"),
+                                                 "fifth",
+                                                 "sixth",
+                                                 "seventh",
+                                                 "eighth"};
     YF_EXPECT(order >= 1 && order <= 8);
     return names[order - 1];
 }
@@ -418,8 +425,9 @@ std::optional<Error> check(const TextbookRequest& r) {
         return error;
     }
     if (r.alignment == Alignment::linkwitzRiley && r.order && *r.order % 2 != 0) {
-        return Error{
-            "order", std::to_string(*r.order) + " given", "must be even for linkwitz-riley"};
+        return Error{"order",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(*r.order)),
+                     "must be even for linkwitz-riley"};
     }
     if (r.kind == TextbookKind::series && r.alignment != Alignment::butterworth) {
         return Error{
@@ -431,7 +439,7 @@ std::optional<Error> check(const TextbookRequest& r) {
     if (r.alignment == Alignment::linkwitzRiley && r.levelAtFx &&
         std::abs(*r.levelAtFx - halfOf) > 0.03) {
         return Error{"fx_level_db",
-                     text::printNumber(*r.levelAtFx) + " given",
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.levelAtFx)),
                      "is always -6.02 for linkwitz-riley"};
     }
     const double leastLoad = std::min({r.load,
@@ -439,9 +447,10 @@ std::optional<Error> check(const TextbookRequest& r) {
                                        r.midLoad.value_or(r.load),
                                        r.highLoad.value_or(r.load)});
     if (!(r.source < leastLoad)) {
-        return Error{"source_ohm",
-                     text::printNumber(r.source) + " given",
-                     "must be below the load " + text::printNumber(leastLoad)};
+        return Error{
+            "source_ohm",
+            say(YF_WORDS("core", "%1 given"), text::printNumber(r.source)),
+            say(YF_WORDS("core", "must be below the load %1"), text::printNumber(leastLoad))};
     }
     return std::nullopt;
 }

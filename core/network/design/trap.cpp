@@ -20,8 +20,9 @@ Error need(const char* key) {
 
 Error dcrTooHigh(double dcr, double most) {
     return Error{"dcr_ohm",
-                 text::printNumber(dcr) + " given",
-                 "must be below the resistance that the trap needs, " + text::printNumber(most)};
+                 say(YF_WORDS("core", "%1 given"), text::printNumber(dcr)),
+                 say(YF_WORDS("core", "must be below the resistance that the trap needs, %1"),
+                     text::printNumber(most))};
 }
 
 std::optional<Error> checkEdges(const TrapRequest& r) {
@@ -39,13 +40,13 @@ std::optional<Error> checkEdges(const TrapRequest& r) {
     }
     if (*r.low >= *r.f0) {
         return Error{"f_low_hz",
-                     text::printNumber(*r.low) + " given",
-                     "must be below f0_hz, " + text::printNumber(*r.f0)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.low)),
+                     say(YF_WORDS("core", "must be below f0_hz, %1"), text::printNumber(*r.f0))};
     }
     if (*r.high <= *r.f0) {
         return Error{"f_high_hz",
-                     text::printNumber(*r.high) + " given",
-                     "must be above f0_hz, " + text::printNumber(*r.f0)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.high)),
+                     say(YF_WORDS("core", "must be above f0_hz, %1"), text::printNumber(*r.f0))};
     }
     return std::nullopt;
 }

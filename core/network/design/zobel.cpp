@@ -155,7 +155,8 @@ Result<Zobel> measured(const ZobelRequest& r) {
     constexpr std::size_t leastPoints = 3;
     if (axis.size() < leastPoints) {
         return Error{"from_hz",
-                     std::to_string(axis.size()) + " points between from_hz and to_hz",
+                     say(YF_WORDS("core", "%1 points between from_hz and to_hz"),
+                         std::to_string(axis.size())),
                      "must be at least 3"};
     }
     const double least =
@@ -207,23 +208,25 @@ std::optional<Error> check(const ZobelRequest& r) {
          {std::pair{&*r.moduli, "impedances_ohm"}, std::pair{&*r.phases, "phases_deg"}}) {
         if (list->size() != r.frequencies->size()) {
             return Error{key,
-                         std::to_string(list->size()) + " values for " +
-                             std::to_string(r.frequencies->size()) + " entries of frequencies_hz",
+                         say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                             std::to_string(list->size()),
+                             std::to_string(r.frequencies->size())),
                          ""};
         }
     }
     for (std::size_t i = 1; i < r.frequencies->size(); ++i) {
         if (!((*r.frequencies)[i] > (*r.frequencies)[i - 1])) {
             return Error{"frequencies_hz",
-                         "entry " + std::to_string(i + 1) + " is not above entry " +
-                             std::to_string(i),
+                         say(YF_WORDS("core", "entry %1 is not above entry %2"),
+                             std::to_string(i + 1),
+                             std::to_string(i)),
                          ""};
         }
     }
     if (r.from && r.to && !(*r.from < *r.to)) {
         return Error{"to_hz",
-                     text::printNumber(*r.to) + " given",
-                     "must be above from_hz " + text::printNumber(*r.from)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.to)),
+                     say(YF_WORDS("core", "must be above from_hz %1"), text::printNumber(*r.from))};
     }
     return std::nullopt;
 }

@@ -55,9 +55,10 @@ Result<Described> described(const NamedDriver& driver) {
     const auto fitted =
         driver::fitImpedance({.impedance = known, .inductance = InductanceModel::lr2});
     if (!fitted) {
-        return Error{"network.drivers." + driver.name,
-                     "no parts describe its impedance",
-                     "a netlist needs Re_ohm, fs_hz, Qms, Qes and a coil, or r_ohm"};
+        return Error{
+            "network.drivers." + driver.name,
+            YF_WORDS("core", "no parts describe its impedance"),
+            YF_WORDS("core", "a netlist needs Re_ohm, fs_hz, Qms, Qes and a coil, or r_ohm")};
     }
     return withError(fitted->model, known);
 }

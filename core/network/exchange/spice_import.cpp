@@ -14,7 +14,7 @@ namespace yf::network {
 
 namespace {
 
-using Words = std::vector<std::string>;
+using Tokens = std::vector<std::string>;
 
 std::string lowered(std::string text) {
     std::ranges::transform(
@@ -24,7 +24,7 @@ std::string lowered(std::string text) {
 
 struct Line {
     int number{};
-    Words words;
+    Tokens words;
 };
 
 /// Lines with continuations joined, comments and what stands in a control block left out.
@@ -39,7 +39,7 @@ std::vector<Line> linesOf(const std::string& text) {
         std::ranges::replace_if(
             raw, [](char c) { return c == '(' || c == ')' || c == ',' || c == '='; }, ' ');
         std::istringstream cells(raw);
-        Words words;
+        Tokens words;
         for (std::string word; cells >> word;) {
             words.push_back(word);
         }
@@ -63,9 +63,12 @@ std::vector<Line> linesOf(const std::string& text) {
     return lines;
 }
 
-Error wrong(const Line& line, const std::string& given, const std::string& allowed) {
+Error wrong(const Line& line, const Words& given, const Words& allowed) {
     return {"text",
-            "line " + std::to_string(line.number) + ", " + line.words.front() + ": " + given,
+            say(YF_WORDS("core", "line %1, %2: %3"),
+                std::to_string(line.number),
+                line.words.front(),
+                given),
             allowed};
 }
 
@@ -79,12 +82,14 @@ Result<NetPart> partOf(const Line& line) {
     constexpr std::size_t enough = 4;
     if (line.words.size() < enough) {
         return wrong(line,
-                     "has " + std::to_string(line.words.size()) + " words",
+                     say(YF_WORDS("core", "has %1 words"), std::to_string(line.words.size())),
                      "must be a name, two nodes and a value");
     }
     const auto value = spiceValue(line.words[3]);
     if (!value || *value <= 0.0) {
-        return wrong(line, "'" + line.words[3] + "' is no value", "must be a number above 0");
+        return wrong(line,
+                     say(YF_WORDS("core", "'%1' is no value"), line.words[3]),
+                     "must be a number above 0");
     }
     const char letter = lowered(line.words[0]).front();
     Part part;
@@ -100,7 +105,7 @@ Result<NetPart> partOf(const Line& line) {
 }
 
 struct Subcircuit {
-    Words ports;
+    Tokens ports;
     std::vector<NetPart> parts;
 };
 
@@ -135,8 +140,9 @@ private:
         }
         if (first.front() == '.') {
             if (first != ".end") {
-                notes_.push_back("line " + std::to_string(line.number) + ": " + line.words.front() +
-                                 " is left out");
+                notes_.push_back(say(YF_WORDS("core", "line %1: %2 is left out"),
+                                     std::to_string(line.number),
+                                     line.words.front()));
             }
             return true;
         }
@@ -250,7 +256,9 @@ private:
             const std::string name = lowered(line.words[3]);
             const auto sub = subcircuits_.find(name);
             if (sub == subcircuits_.end()) {
-                return wrong(line, "no subcircuit '" + line.words[3] + "'", "must be in the text");
+                return wrong(line,
+                             say(YF_WORDS("core", "no subcircuit '%1'"), line.words[3]),
+                             "must be in the text");
             }
             net.drivers.push_back(
                 {DriverEnd{.driver = name}, node(line.words[1]), node(line.words[2])});
@@ -277,7 +285,7 @@ private:
     std::vector<Coupling> couplings_;
     std::vector<Line> drivers_;
     std::map<std::string, Subcircuit> subcircuits_;
-    std::vector<std::string> notes_;
+    std::vector<Words> notes_;
 };
 
 } // namespace
@@ -320,7 +328,7 @@ Result<Imported> importSpice(const ImportRequest& request) {
 
 text::Value Imported::write() const {
     text::Value::List said;
-    for (const std::string& note : notes) {
+    for (const Words& note : notes) {
         said.emplace_back(note);
     }
     return text::Value::Object{{"network", network.write()}, {"notes", said}};

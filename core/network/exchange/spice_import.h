@@ -17,7 +17,7 @@ struct ImportRequest {
 /// A netlist read as a free net.
 struct Imported {
     Network network;
-    std::vector<std::string> notes; ///< what was left out, with its line
+    std::vector<Words> notes; ///< what was left out, with its line
 
     [[nodiscard]] text::Value write() const;
 };

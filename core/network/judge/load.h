@@ -41,7 +41,7 @@ struct AmplifierLoad {
     std::vector<std::string> driverNames;
     std::vector<bool> dcPaths;
     std::vector<double> unloadedMinimums; ///< least |Z| with that driver open
-    std::vector<std::string> warnings;
+    std::vector<Words> warnings;
 
     [[nodiscard]] text::Value write() const;
 };

@@ -56,8 +56,8 @@ std::optional<Error> check(const PowerRequest& r) {
     }
     if (r.from >= r.to) {
         return Error{"to_hz",
-                     text::printNumber(r.to) + " given",
-                     "must be above from_hz, " + text::printNumber(r.from)};
+                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.to)),
+                     say(YF_WORDS("core", "must be above from_hz, %1"), text::printNumber(r.from))};
     }
     return std::nullopt;
 }

@@ -36,7 +36,8 @@ Result<WhatIfCurves> whatIf(const Circuit& circuit, const Loads& loads, const Wh
     const bool aboutOne =
         state.kind == WhatIf::Kind::driverOpen || state.kind == WhatIf::Kind::driverShorted;
     if (aboutOne && !loads.find(state.driver)) {
-        return Error{"driver", "'" + state.driver + "' is not in the network", ""};
+        return Error{
+            "driver", say(YF_WORDS("core", "'%1' is not in the network"), state.driver), ""};
     }
     switch (state.kind) {
     case WhatIf::Kind::hotCoils:

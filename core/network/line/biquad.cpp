@@ -177,15 +177,16 @@ std::optional<double> squeezedFrom(const BiquadRequest& r, const std::vector<Biq
 }
 
 Error belongs(const char* key, const char* to) {
-    return Error{key, "given", std::string("belongs to ") + to};
+    return Error{key, "given", say(YF_WORDS("core", "belongs to %1"), to)};
 }
 
 std::optional<Error> checkCorner(const char* key, double f, double rate) {
     return f < 0.5 * rate ? std::nullopt
-                          : std::optional(Error{key,
-                                                text::printNumber(f) + " given",
-                                                "must be below half of sample_rate_hz, " +
-                                                    text::printNumber(0.5 * rate)});
+                          : std::optional(Error{
+                                key,
+                                say(YF_WORDS("core", "%1 given"), text::printNumber(f)),
+                                say(YF_WORDS("core", "must be below half of sample_rate_hz, %1"),
+                                    text::printNumber(0.5 * rate))});
 }
 
 std::optional<Error> checkAligned(const BiquadRequest& r) {
@@ -200,7 +201,9 @@ std::optional<Error> checkAligned(const BiquadRequest& r) {
         return Error{r.order ? "fx_hz" : "order", "missing", "an alignment needs it"};
     }
     if (*r.alignment == Alignment::linkwitzRiley && *r.order % 2 == 1) {
-        return Error{"order", std::to_string(*r.order) + " given", "Linkwitz-Riley is even only"};
+        return Error{"order",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(*r.order)),
+                     YF_WORDS("core", "Linkwitz-Riley is even only")};
     }
     return checkCorner("fx_hz", *r.fx, r.sampleRate);
 }

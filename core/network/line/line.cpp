@@ -109,16 +109,18 @@ std::string replaced(std::string text, std::string_view what, std::string_view w
     return text;
 }
 
-Error notUnderstood(const std::string& piece, std::string allowed) {
-    return {"filter", "'" + piece + "' given", std::move(allowed)};
+Error notUnderstood(const std::string& piece, Words allowed) {
+    return {"filter", say(YF_WORDS("core", "'%1' given"), piece), std::move(allowed)};
 }
 
 Result<double>
 inRange(const std::string& piece, double value, double lowest, double highest, const char* what) {
     if (!(value >= lowest && value <= highest)) {
         return notUnderstood(piece,
-                             std::string(what) + " must be " + text::printNumber(lowest) + " to " +
-                                 text::printNumber(highest));
+                             say(YF_WORDS("core", "%1 must be %2 to %3"),
+                                 what,
+                                 text::printNumber(lowest),
+                                 text::printNumber(highest)));
     }
     return value;
 }
@@ -128,10 +130,12 @@ Result<bool> takeAlignment(LineFilter& filter, const std::string& piece, const W
     const auto order = text::parseNumber(rest);
     constexpr double most = 8.0;
     if (!order || *order != std::floor(*order) || *order < 1.0 || *order > most) {
-        return notUnderstood(piece, "an alignment is followed by its order, 1 to 8: LR4, BW3");
+        return notUnderstood(
+            piece, YF_WORDS("core", "an alignment is followed by its order, 1 to 8: LR4, BW3"));
     }
     if (!mayAlign(filter.kind)) {
-        return notUnderstood(piece, "an alignment belongs to low-, high- and all-pass");
+        return notUnderstood(piece,
+                             YF_WORDS("core", "an alignment belongs to low-, high- and all-pass"));
     }
     filter.alignment = word.alignment;
     filter.order = static_cast<int>(*order);
@@ -146,7 +150,7 @@ Result<bool> takeFigure(LineFilter& filter, const std::string& piece) {
                                                   : small.find_first_not_of("q="));
         auto Q = text::parseQuantity(rest, text::Unit::none);
         if (!Q) {
-            return notUnderstood(piece, "a quality is a number, as in Q0.7");
+            return notUnderstood(piece, YF_WORDS("core", "a quality is a number, as in Q0.7"));
         }
         YF_TRY(good, inRange(piece, *Q, 0.05, 100.0, "Q"));
         filter.Q = good;
@@ -157,24 +161,26 @@ Result<bool> takeFigure(LineFilter& filter, const std::string& piece) {
     const bool sign = small.front() == '+' || small.front() == '-';
     if (decibels || sign) {
         if (!filter.hasGain()) {
-            return notUnderstood(piece, "a gain belongs to peaks and shelves");
+            return notUnderstood(piece, YF_WORDS("core", "a gain belongs to peaks and shelves"));
         }
         const std::string bare = small.front() == '+' ? small.substr(1) : small;
         auto gain = text::parseQuantity(bare, text::Unit::decibel);
         if (!gain) {
-            return notUnderstood(piece, "a gain is a number of decibels, as in -3 dB");
+            return notUnderstood(piece,
+                                 YF_WORDS("core", "a gain is a number of decibels, as in -3 dB"));
         }
-        YF_TRY(good, inRange(piece, *gain, -60.0, 60.0, "a gain in dB"));
+        YF_TRY(good, inRange(piece, *gain, -60.0, 60.0, YF_WORDS("core", "a gain in dB")));
         filter.gain = good;
         return true;
     }
     auto f0 = text::parseQuantity(piece, text::Unit::hertz);
     if (!f0) {
         return notUnderstood(piece,
-                             "must be a frequency (2k5), a quality (Q0.7), a gain (-3 dB) or an "
-                             "alignment (LR4)");
+                             YF_WORDS("core",
+                                      "must be a frequency (2k5), a quality (Q0.7), a gain (-3 dB) "
+                                      "or an alignment (LR4)"));
     }
-    YF_TRY(good, inRange(piece, *f0, 1.0, 100000.0, "a frequency in Hz"));
+    YF_TRY(good, inRange(piece, *f0, 1.0, 100000.0, YF_WORDS("core", "a frequency in Hz")));
     filter.f0 = good;
     return true;
 }
@@ -191,11 +197,14 @@ std::optional<Error> check(const LineFilter& filter) {
         return std::nullopt;
     }
     if (!mayAlign(filter.kind)) {
-        return Error{"alignment", "given", "belongs to kinds low-pass, high-pass and all-pass"};
+        return Error{"alignment",
+                     "given",
+                     YF_WORDS("core", "belongs to kinds low-pass, high-pass and all-pass")};
     }
     if (*filter.alignment == Alignment::linkwitzRiley && filter.order % 2 == 1) {
-        return Error{
-            "order", std::to_string(filter.order) + " given", "Linkwitz-Riley is even only"};
+        return Error{"order",
+                     say(YF_WORDS("core", "%1 given"), std::to_string(filter.order)),
+                     YF_WORDS("core", "Linkwitz-Riley is even only")};
     }
     return std::nullopt;
 }
@@ -227,8 +236,12 @@ std::vector<Complex> transfer(const Line& line, const std::vector<double>& frequ
 }
 
 std::string words(const LineFilter& filter) {
-    static constexpr std::string_view names[] = {
-        "low-pass", "high-pass", "all-pass", "peak", "low shelf", "high shelf"};
+    static constexpr std::string_view names[] = {"low-pass",
+                                                 "high-pass",
+                                                 "all-pass",
+                                                 "peak",
+                                                 YF_WORDS("core", "low shelf"),
+                                                 YF_WORDS("core", "high shelf")};
     return std::string(names[static_cast<std::size_t>(filter.kind)]) + " " + figuresOf(filter);
 }
 
@@ -251,7 +264,9 @@ Result<LineFilter> typedFilter(const LineFilter& old, const std::string& text) {
     // As printed, it can be typed: minus sign and thin space are what a keyboard has for them.
     const auto typed = pieces(replaced(replaced(text, "−", "-"), text::thinSpace, " "));
     if (typed.empty()) {
-        return Error{"filter", "nothing is written", "must be figures such as 2k5 LR4, or Q0.7"};
+        return Error{"filter",
+                     YF_WORDS("core", "nothing is written"),
+                     YF_WORDS("core", "must be figures such as 2k5 LR4, or Q0.7")};
     }
     LineFilter filter = old;
     for (const std::string& piece : typed) {

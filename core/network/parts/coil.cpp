@@ -64,9 +64,10 @@ Coil onFormer(const CoilRequest& r) {
 
 std::optional<Error> check(const CoilRequest& r) {
     if (r.insulated < r.wire) {
-        return Error{"insulated_m",
-                     text::printNumber(r.insulated) + " given",
-                     "must not be below wire_m, " + text::printNumber(r.wire)};
+        return Error{
+            "insulated_m",
+            say(YF_WORDS("core", "%1 given"), text::printNumber(r.insulated)),
+            say(YF_WORDS("core", "must not be below wire_m, %1"), text::printNumber(r.wire))};
     }
     const bool former = r.shape == CoilShape::former;
 

@@ -86,11 +86,13 @@ std::vector<std::string> words(const std::string& text) {
 /// Numbers of the notation take a point only: a comma may separate in the files around it.
 Result<double> notationNumber(const std::string& word, text::Unit unit, const std::string& path) {
     if (word.find(',') != std::string::npos) {
-        return Error{path, "'" + word + "' given", "must be a number with a decimal point"};
+        return Error{path,
+                     say(YF_WORDS("core", "'%1' given"), word),
+                     "must be a number with a decimal point"};
     }
     auto value = text::parseQuantity(word, unit);
     if (!value) {
-        return Error{path, "'" + word + "' given", value.error().allowed};
+        return Error{path, say(YF_WORDS("core", "'%1' given"), word), value.error().allowed};
     }
     return *value;
 }
@@ -100,9 +102,10 @@ Done inside(double value, const q::Quantity& quantity, const std::string& path) 
     if (key >= quantity.lowest && key <= quantity.highest) {
         return done();
     }
-    return Error{path,
-                 text::printNumber(key) + " given",
-                 "must be " + text::rangeText(quantity.lowest, quantity.highest)};
+    return Error{
+        path,
+        say(YF_WORDS("core", "%1 given"), text::printNumber(key)),
+        say(YF_WORDS("core", "must be %1"), text::rangeText(quantity.lowest, quantity.highest))};
 }
 
 struct LossKey {
@@ -158,8 +161,9 @@ Done readLossWord(Part& part, const std::string& word, const std::string& path) 
             }
         }
         return Error{path,
-                     "'" + word + "' given",
-                     "must be key=value; the nearest known key is " + text::nearest(key, names)};
+                     say(YF_WORDS("core", "'%1' given"), word),
+                     say(YF_WORDS("core", "must be key=value; the nearest known key is %1"),
+                         text::nearest(key, names))};
     }
     const std::string number = word.substr(equals + 1);
     if (key == printedWord) {
@@ -171,7 +175,7 @@ Done readLossWord(Part& part, const std::string& word, const std::string& path) 
     }
     if (known->quantity == nullptr) {
         if (number != "0" && number != "1") {
-            return Error{path, "'" + word + "' given", "fixed must be 0 or 1"};
+            return Error{path, say(YF_WORDS("core", "'%1' given"), word), "fixed must be 0 or 1"};
         }
         part.fixed = number == "1";
         return done();
@@ -192,15 +196,16 @@ Result<Part> readPartText(const std::string& text, const std::string& path) {
     const std::vector<std::string> parts = words(text);
     if (parts.size() < 2) {
         return Error{path,
-                     "'" + text + "' given",
+                     say(YF_WORDS("core", "'%1' given"), text),
                      "must be ID VALUE [key=value …], such as \"C1 12uF esr=0.05\""};
     }
     Part part;
     part.id = parts[0];
     const auto kind = kindOfLetter(part.id.front());
     if (!kind) {
-        return Error{
-            path, "'" + part.id + "' given", "the first letter of a part's ID must be R, L or C"};
+        return Error{path,
+                     say(YF_WORDS("core", "'%1' given"), part.id),
+                     "the first letter of a part's ID must be R, L or C"};
     }
     part.kind = *kind;
     std::size_t next = 2;
@@ -228,7 +233,7 @@ Result<Part> readPartObject(const text::Value& value, const std::string& path) {
     part.kind = object.kind;
     if (part.id.empty() || kindOfLetter(part.id.front()) != part.kind) {
         return Error{text::join(path, "id"),
-                     "'" + part.id + "' given",
+                     say(YF_WORDS("core", "'%1' given"), part.id),
                      "the first letter must be the part's kind"};
     }
     const std::optional<double>* values[] = {&object.ohm, &object.henry, &object.farad};
@@ -416,9 +421,11 @@ Result<Part> typedPart(const Part& old, const std::string& text) {
             return Error{old.id, value.error().given, value.error().allowed};
         }
         if (!(*value > 0.0)) {
-            return Error{old.id,
-                         "'" + head + "' given",
-                         "a part's value must be above zero; to be without it, take it out"};
+            return Error{
+                old.id,
+                say(YF_WORDS("core", "'%1' given"), head),
+                YF_WORDS("core",
+                         "a part's value must be above zero; to be without it, take it out")};
         }
         YF_TRY(checked, inside(*value, quantityOf(old.kind), old.id));
         static_cast<void>(checked);

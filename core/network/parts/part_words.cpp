@@ -20,14 +20,16 @@ std::string valueText(PartKind kind, double value, int digits) {
     return text::printEngineering(value, units[index], digits);
 }
 
-std::optional<std::string> questionAbout(const Part& part) {
+std::optional<Words> questionAbout(const Part& part) {
     const ValueRange usual = usualValues(part.kind);
     if (part.value >= usual.lowest && part.value <= usual.highest) {
         return std::nullopt;
     }
-    return part.id + ": " + valueText(part.kind, part.value) +
-           " is far outside what networks use (" + valueText(part.kind, usual.lowest) + " to " +
-           valueText(part.kind, usual.highest) + ").";
+    return say(YF_WORDS("core", "%1: %2 is far outside what networks use (%3 to %4)."),
+               part.id,
+               valueText(part.kind, part.value),
+               valueText(part.kind, usual.lowest),
+               valueText(part.kind, usual.highest));
 }
 
 } // namespace yf::network

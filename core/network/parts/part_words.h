@@ -13,6 +13,6 @@ namespace yf::network {
 
 /// A value that is possible but far outside what networks use, as a question for the person who
 /// typed it; nothing for a usual one.
-[[nodiscard]] std::optional<std::string> questionAbout(const Part& part);
+[[nodiscard]] std::optional<Words> questionAbout(const Part& part);
 
 } // namespace yf::network

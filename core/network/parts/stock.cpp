@@ -20,9 +20,12 @@ bool sameValue(double a, double b) {
 }
 
 Error notOwned(const std::string& given) {
-    return {"part",
-            given.empty() ? "nothing is written" : "'" + given + "' given",
-            "must be a value with its unit, and how many: 6.8 uF, 2 x 0.35 mH, 3.3 ohm x4"};
+    return {
+        "part",
+        given.empty() ? YF_WORDS("core", "nothing is written")
+                      : say(YF_WORDS("core", "'%1' given"), given),
+        YF_WORDS("core",
+                 "must be a value with its unit, and how many: 6.8 uF, 2 x 0.35 mH, 3.3 ohm x4")};
 }
 
 /// "x4", "4x", "×4": how many.
@@ -84,7 +87,9 @@ std::vector<double> ofSeries(double value, ESeries series, std::size_t count) {
 Result<OwnedPart> OwnedPart::read(const text::Value& value, const std::string& path) {
     const text::Value* part = value.find("part");
     if (part == nullptr) {
-        return Error{text::join(path, "part"), "missing", "must be a part, as in \"C 6.8uF\""};
+        return Error{text::join(path, "part"),
+                     "missing",
+                     YF_WORDS("core", "must be a part, as in \"C 6.8uF\"")};
     }
     YF_TRY(made, readPart(*part, text::join(path, "part")));
     OwnedPart owned{.part = std::move(made)};
@@ -95,8 +100,10 @@ Result<OwnedPart> OwnedPart::read(const text::Value& value, const std::string& p
         if (number == nullptr || !(*number >= 1.0 && *number <= most) ||
             *number != std::floor(*number)) {
             return Error{text::join(path, "count"),
-                         number == nullptr ? "no number" : text::printNumber(*number) + " given",
-                         "must be a whole number, 1 to 1000"};
+                         number == nullptr
+                             ? YF_WORDS("core", "no number")
+                             : say(YF_WORDS("core", "%1 given"), text::printNumber(*number)),
+                         YF_WORDS("core", "must be a whole number, 1 to 1000")};
         }
         owned.count = static_cast<int>(*number);
     }

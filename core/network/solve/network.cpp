@@ -81,15 +81,18 @@ bool contains(const std::vector<std::string>& keys, const std::string& key) {
 
 std::optional<Error> checkAxis(const std::vector<double>& frequencies, const std::string& path) {
     if (frequencies.size() < 2) {
-        return Error{
-            path, std::to_string(frequencies.size()) + " entries given", "must have at least 2"};
+        return Error{path,
+                     say(YF_WORDS("core", "%1 entries given"), std::to_string(frequencies.size())),
+                     "must have at least 2"};
     }
     for (std::size_t i = 1; i < frequencies.size(); ++i) {
         if (!(frequencies[i] > frequencies[i - 1])) {
             return Error{path,
-                         "entry " + std::to_string(i + 1) + " (" +
-                             text::printNumber(frequencies[i]) + ") is not above entry " +
-                             std::to_string(i) + " (" + text::printNumber(frequencies[i - 1]) + ")",
+                         say(YF_WORDS("core", "entry %1 (%2) is not above entry %3 (%4)"),
+                             std::to_string(i + 1),
+                             text::printNumber(frequencies[i]),
+                             std::to_string(i),
+                             text::printNumber(frequencies[i - 1])),
                          ""};
         }
     }
@@ -102,8 +105,9 @@ checkLength(std::size_t values, std::size_t frequencies, const std::string& path
         return std::nullopt;
     }
     return Error{path,
-                 std::to_string(values) + " values for " + std::to_string(frequencies) +
-                     " entries of frequencies_hz",
+                 say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
+                     std::to_string(values),
+                     std::to_string(frequencies)),
                  ""};
 }
 
@@ -207,7 +211,8 @@ readDriver(const std::string& name, const Value& value, const std::string& path)
         if (!contains(known, member.key)) {
             return Error{text::join(path, member.key),
                          "unknown key",
-                         "the nearest known key is " + text::nearest(member.key, known)};
+                         say(YF_WORDS("core", "the nearest known key is %1"),
+                             text::nearest(member.key, known))};
         }
         (contains(modelKeys(), member.key) ? model : other).push_back(member);
     }
@@ -328,10 +333,11 @@ std::optional<Error> checkDriverNames(const Value& value,
             std::vector<std::string> names;
             std::ranges::transform(drivers, std::back_inserter(names), &NamedDriver::name);
             return Error{placeOfDriver(value, end.driver, path).value_or(path),
-                         "'" + end.driver + "' is not among the drivers",
+                         say(YF_WORDS("core", "'%1' is not among the drivers"), end.driver),
                          names.empty()
-                             ? text::join(path, "drivers") + " is empty"
-                             : "the nearest known driver is " + text::nearest(end.driver, names)};
+                             ? say(YF_WORDS("core", "%1 is empty"), text::join(path, "drivers"))
+                             : say(YF_WORDS("core", "the nearest known driver is %1"),
+                                   text::nearest(end.driver, names))};
         }
     }
     return std::nullopt;
@@ -419,7 +425,7 @@ Result<Load> loadOn(const ReadyDriver& ready, const Axis& axis) {
 Result<DriverSet> DriverSet::read(const Value& value, const std::string& path) {
     if (value.object() == nullptr) {
         return Error{path,
-                     std::string(text::kindOf(value)) + " given",
+                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
                      "must be an object of drivers by name"};
     }
     DriverSet set;

@@ -53,10 +53,10 @@ Result<Solution> solve(const Circuit& circuit, const PreparedLoads& loads, Metho
             std::vector<std::string> names;
             std::ranges::transform(loads.loads().drivers, std::back_inserter(names), &Load::driver);
             return Error{"driver",
-                         "'" + end.driver + "' is unknown",
-                         names.empty()
-                             ? "no driver is known"
-                             : "the nearest known driver is " + text::nearest(end.driver, names)};
+                         say(YF_WORDS("core", "'%1' is unknown"), end.driver),
+                         names.empty() ? "no driver is known"
+                                       : say(YF_WORDS("core", "the nearest known driver is %1"),
+                                             text::nearest(end.driver, names))};
         }
         loadOfEnd.push_back(*load);
     }

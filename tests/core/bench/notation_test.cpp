@@ -57,7 +57,7 @@ TEST(Notation, saysWhichWordIsNotUnderstood) {
                                       std::pair{"6.1 mH", "'mH'"}}) {
         const auto read = bench::readOhms(text);
         ASSERT_FALSE(read.ok()) << text;
-        EXPECT_NE(text::sentence(read.error()).find(named), std::string::npos)
+        EXPECT_NE(text::sentence(read.error()).english().find(named), std::string::npos)
             << text::sentence(read.error());
     }
     EXPECT_FALSE(bench::readOhms(" ; ").ok());

@@ -80,7 +80,7 @@ TEST(Port, tooHighATuningNamesItsLimit) {
     box::PortRequest at{.Vb = 0.01, .length = 0.0};
     at.port.diameter = 0.05;
     const auto limit = box::port(at);
-    EXPECT_NE(refused.error().allowed.find(std::to_string(limit->fb).substr(0, 5)),
+    EXPECT_NE(refused.error().allowed.english().find(std::to_string(limit->fb).substr(0, 5)),
               std::string::npos);
 }
 

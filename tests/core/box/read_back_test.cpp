@@ -125,7 +125,7 @@ TEST(ReadBack, wrongDataAreRefusedWithWords) {
     }
     const auto none = box::readBack({.impedance = curve::Curve(f, flat, curve::Phase::common)});
     ASSERT_FALSE(none.ok());
-    EXPECT_NE(none.error().given.find("no peak"), std::string::npos);
+    EXPECT_NE(none.error().given.english().find("no peak"), std::string::npos);
 }
 
 // 300 seeded boxes with 1 % of noise: fb within 1 %, QL within 20 %, α within 5 % in 95 % of cases;

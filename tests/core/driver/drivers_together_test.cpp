@@ -318,7 +318,7 @@ TEST(Replacement, theScoreIsTheFormula) {
     EXPECT_NEAR(padded.candidates[0].score, 100 * std::exp(-0.5 * 2 * 0.25 / 5), 1e-9);
     EXPECT_NEAR(padded.candidates[0].pad, 1.5, 1e-12);
     // L-pad of 1.5 dB at 5.8 Ω: 5.8·(1 − 10^(−1.5/20)) in series, textbook.
-    EXPECT_NE(padded.candidates[0].reasons[0].find("0.92 Ω in series"), std::string::npos)
+    EXPECT_NE(padded.candidates[0].reasons[0].english().find("0.92 Ω in series"), std::string::npos)
         << padded.candidates[0].reasons[0];
 }
 
@@ -338,14 +338,15 @@ TEST(Replacement, whatDoesNotFitIsTold) {
                   p.outer = 0.156;
               }),
               "");
-    EXPECT_NE(reasonFor([](auto& p) { p.cutout = 0.1511; }).find("hole of 151 mm"),
+    EXPECT_NE(reasonFor([](auto& p) { p.cutout = 0.1511; }).english().find("hole of 151 mm"),
               std::string::npos);
-    EXPECT_NE(reasonFor([](auto& p) { p.outer = 0.155; }).find("adapter ring"), std::string::npos);
-    EXPECT_NE(reasonFor([](auto& p) { p.depth = 0.071; }).find("room for 70 mm"),
+    EXPECT_NE(reasonFor([](auto& p) { p.outer = 0.155; }).english().find("adapter ring"),
               std::string::npos);
-    EXPECT_NE(reasonFor([](auto& p) { p.shape = driver::Shape::square; }).find("shape"),
+    EXPECT_NE(reasonFor([](auto& p) { p.depth = 0.071; }).english().find("room for 70 mm"),
               std::string::npos);
-    EXPECT_NE(reasonFor([](auto& p) { p.model.Re = 4.3; }).find("loads the amplifier"),
+    EXPECT_NE(reasonFor([](auto& p) { p.shape = driver::Shape::square; }).english().find("shape"),
+              std::string::npos);
+    EXPECT_NE(reasonFor([](auto& p) { p.model.Re = 4.3; }).english().find("loads the amplifier"),
               std::string::npos);
     EXPECT_EQ(reasonFor([](auto& p) { p.model.Re = 4.36; }), "");
 }

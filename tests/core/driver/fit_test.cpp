@@ -108,7 +108,8 @@ TEST(Fit, moduliAloneAndAReadingByMeter) {
     EXPECT_FALSE(fit.phaseUsed);
     EXPECT_NEAR(fit.Qts, 4.5 * 0.45 / 4.95, 0.015);
     EXPECT_NE(std::ranges::find_if(
-                  fit.notes, [](const auto& n) { return n.find("phase") != std::string::npos; }),
+                  fit.notes,
+                  [](const auto& n) { return n.english().find("phase") != std::string::npos; }),
               fit.notes.end());
 }
 
@@ -157,7 +158,7 @@ TEST(Fit, ventedBoxIsReadBack) {
 TEST(Fit, whatCannotBeFittedIsSaid) {
     const auto refused = [](const driver::FitOrder& order) {
         const auto fit = driver::fitImpedance(order);
-        return fit ? std::string() : text::sentence(fit.error());
+        return fit ? std::string() : text::sentence(fit.error()).english();
     };
     const curve::Axis few = {20.0, 40.0, 80.0};
     EXPECT_NE(refused({.impedance = noisy(woofer(), few, 0.0, 1)}).find("6 or more"),

@@ -101,7 +101,7 @@ TEST(Edits, whatDoesNotExistIsRefusedByName) {
     for (const auto& row : rows) {
         const auto result = row.edit.apply(demoJob());
         ASSERT_FALSE(result.ok()) << row.part;
-        EXPECT_NE(text::sentence(result.error()).find(row.part), std::string::npos)
+        EXPECT_NE(text::sentence(result.error()).english().find(row.part), std::string::npos)
             << text::sentence(result.error());
     }
 }
@@ -128,7 +128,7 @@ TEST(Edits, whatCannotBeComputedIsRefusedByName) {
 
     for (const auto& row : rows) {
         ASSERT_FALSE(row.made.ok()) << row.part;
-        EXPECT_NE(text::sentence(row.made.error()).find(row.part), std::string::npos)
+        EXPECT_NE(text::sentence(row.made.error()).english().find(row.part), std::string::npos)
             << text::sentence(row.made.error());
     }
 }
@@ -154,7 +154,8 @@ TEST(Edits, stepsEndWhereNetworksEnd) {
     for (int i = 0; i < 400; ++i) {
         const auto next = edit::stepPart(cabinet, "R2", network::ESeries::E24, 1, "").apply(job);
         if (!next) {
-            EXPECT_NE(text::sentence(next.error()).find("has to be typed"), std::string::npos);
+            EXPECT_NE(text::sentence(next.error()).english().find("has to be typed"),
+                      std::string::npos);
             EXPECT_NEAR(partOf(job, "R2").value, 200.0, 1e-9);
             return;
         }

@@ -22,7 +22,7 @@ job::Job pair() {
 
 std::string refusal(const job::Job& job, const edit::Edit& edit) {
     const auto changed = edit.apply(job);
-    return changed.ok() ? std::string{} : text::sentence(changed.error());
+    return changed.ok() ? std::string{} : text::sentence(changed.error()).english();
 }
 
 const job::Mount& mountOf(const job::Job& job, std::size_t cabinet, std::size_t index) {

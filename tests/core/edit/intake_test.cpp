@@ -42,7 +42,7 @@ Job after(const Job& job, const Edit& edit) {
 
 std::string refusal(const Job& job, const Edit& edit) {
     const auto changed = edit.apply(job);
-    return changed ? std::string{} : text::sentence(changed.error());
+    return changed ? std::string{} : text::sentence(changed.error()).english();
 }
 
 Looked evaluated(const Job& job) {

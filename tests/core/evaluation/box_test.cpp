@@ -30,7 +30,7 @@ job::Job after(const job::Job& job, const edit::Edit& edit) {
 std::string refusal(const job::Job& job, const edit::Edit& edit) {
     const auto changed = edit.apply(job);
     EXPECT_FALSE(changed.ok());
-    return changed ? std::string() : text::sentence(changed.error());
+    return changed ? std::string() : text::sentence(changed.error()).english();
 }
 
 const job::Enclosure&
@@ -205,7 +205,7 @@ TEST(JobBox, whatTheBoxTakesForUsualWidensItsBands) {
     };
     const auto says = [](const evaluation::BoxResult& r, const char* word) {
         return std::ranges::any_of(
-            r.assumed, [&](const std::string& s) { return s.find(word) != std::string::npos; });
+            r.assumed, [&](const Words& s) { return s.english().find(word) != std::string::npos; });
     };
     const evaluation::BoxResult plain = resultOf(hallJob());
     const evaluation::BoxResult known = resultOf(with(hallJob(), [](job::Enclosure& e) {

@@ -128,7 +128,7 @@ TEST(Evaluate, saysWhatIsMissingInsteadOfInventing) {
     EXPECT_TRUE(result.sum.empty());
     EXPECT_FALSE(result.impedance.empty());
     ASSERT_EQ(result.missing.size(), 1U);
-    EXPECT_NE(result.missing[0].find("Teasel 26 has no response"), std::string::npos);
+    EXPECT_NE(result.missing[0].english().find("Teasel 26 has no response"), std::string::npos);
     job.drivers[0].impedanceTake.clear();
     result = evaluation::evaluate(job).cabinets.front();
     EXPECT_TRUE(result.impedance.empty());

@@ -116,7 +116,8 @@ protected:
     }
 };
 
-bool has(const std::string& text, const std::string& part) {
+bool has(const Words& words, const std::string& part) {
+    const std::string text = words.english();
     return text.find(part) != std::string::npos;
 }
 

@@ -518,7 +518,7 @@ TEST(FindingsVerb, refusesWrongFactsWithTheirPath) {
     for (const auto& row : rows) {
         const auto read = FindingsRequest::read(text::parseJson(row.input).value(), std::string{});
         ASSERT_FALSE(read.ok()) << row.input;
-        EXPECT_NE(text::sentence(read.error()).find(row.says), std::string::npos)
+        EXPECT_NE(text::sentence(read.error()).english().find(row.says), std::string::npos)
             << text::sentence(read.error());
     }
     // Signed quantities stay signed.

@@ -37,7 +37,7 @@ TEST(Job, whatRefersToSomethingMustFindIt) {
         row.damage(damaged);
         const auto error = job::check(damaged);
         ASSERT_TRUE(error.has_value()) << row.said;
-        EXPECT_NE(text::sentence(*error).find(row.said), std::string::npos)
+        EXPECT_NE(text::sentence(*error).english().find(row.said), std::string::npos)
             << text::sentence(*error);
     }
 }

@@ -29,7 +29,7 @@ edit::Edit step(const char* part, int steps, std::string key = {}) {
 std::vector<std::string> texts(const Record& record) {
     std::vector<std::string> all;
     for (const LogEntry& entry : record.log) {
-        all.push_back(std::string(job::kindName(entry.kind)) + " " + entry.text);
+        all.push_back(std::string(job::kindName(entry.kind)) + " " + entry.text.english());
     }
     return all;
 }
@@ -75,10 +75,10 @@ TEST(Record, snapshotsAreRefusedWithoutANameOrTwice) {
     ASSERT_TRUE(job::takeSnapshot(record, "as received", "t").ok());
     const auto again = job::takeSnapshot(record, "as received", "t");
     ASSERT_FALSE(again.ok());
-    EXPECT_NE(text::sentence(again.error()).find("stands already"), std::string::npos);
+    EXPECT_NE(text::sentence(again.error()).english().find("stands already"), std::string::npos);
     const auto missing = job::dropSnapshot(record, "as recieved", "t");
     ASSERT_FALSE(missing.ok());
-    EXPECT_NE(text::sentence(missing.error()).find("as received"), std::string::npos);
+    EXPECT_NE(text::sentence(missing.error()).english().find("as received"), std::string::npos);
     ASSERT_TRUE(job::dropSnapshot(record, "as received", "t").ok());
     EXPECT_EQ(record.findSnapshot("as received"), nullptr);
 }
@@ -97,7 +97,7 @@ TEST(Record, restoringIsAnEditThatKeepsLaterTakes) {
     EXPECT_EQ(record.job().drivers, demoJob().drivers);
     EXPECT_EQ(record.job().takes.size(), demoJob().takes.size() + 1) << "a take is never lost";
     EXPECT_EQ(job::differences(demoJob(), record.job()),
-              std::vector<std::string>{"take later.csv added"});
+              std::vector<Words>{"take later.csv added"});
     ASSERT_TRUE(job::undo(record, "t").has_value());
     EXPECT_NE(record.job().cabinets, demoJob().cabinets);
 }
@@ -127,8 +127,9 @@ TEST(Differences, inWords) {
     for (const auto& row : rows) {
         const auto said = job::differences(before, edited(before, row.edit));
         ASSERT_EQ(said.size(), 1U) << row.said;
-        EXPECT_EQ(said.front().substr(0, 3), std::string(row.said).substr(0, 3)) << said.front();
-        if (said.front().find("put in") == std::string::npos) {
+        EXPECT_EQ(said.front().english().substr(0, 3), std::string(row.said).substr(0, 3))
+            << said.front();
+        if (said.front().english().find("put in") == std::string::npos) {
             EXPECT_EQ(said.front(), row.said);
         }
     }

@@ -190,7 +190,7 @@ TEST(Store, refusalsSayWhatIsWrongAndTouchNothing) {
         const std::string before = there ? fileContent(row.path) : "";
         const auto store = Store::open(row.path);
         ASSERT_FALSE(store.ok()) << row.path;
-        EXPECT_NE(text::sentence(store.error()).find(row.part), std::string::npos)
+        EXPECT_NE(text::sentence(store.error()).english().find(row.part), std::string::npos)
             << text::sentence(store.error());
         if (there) {
             EXPECT_EQ(fileContent(row.path), before);
@@ -210,7 +210,7 @@ TEST(Store, aNewerVersionOpensForReadingOnly) {
     EXPECT_EQ(mustLoad(store).job(), demoJob());
     const auto written = store.write(stepped(demoHistory().step(), Moved::appended));
     ASSERT_FALSE(written.ok());
-    EXPECT_NE(text::sentence(written.error()).find("reading only"), std::string::npos);
+    EXPECT_NE(text::sentence(written.error()).english().find("reading only"), std::string::npos);
 }
 
 TEST(Store, missingPiecesAreFound) {
@@ -253,7 +253,7 @@ TEST(Store, aWriteCutShortIsSaidAndTheFileStaysAsItWas) {
     const auto written = store.write(stepped(Step{"Big", "", big}, Moved::appended));
     ASSERT_EQ(setrlimit(RLIMIT_FSIZE, &before), 0);
     ASSERT_FALSE(written.ok());
-    EXPECT_NE(text::sentence(written.error()).find("the file is as it was before"),
+    EXPECT_NE(text::sentence(written.error()).english().find("the file is as it was before"),
               std::string::npos)
         << text::sentence(written.error());
     EXPECT_EQ(mustLoad(mustOpen(path)).job(), demoJob());
@@ -288,6 +288,34 @@ TEST(Store, aFileOfTheSecondVersionTakesWhatTheThirdKnows) {
     ASSERT_EQ(history.job().photos.size(), 1U);
     EXPECT_EQ(*history.job().photos.front().bytes, png);
     EXPECT_EQ(history.job().cabinets.front().protectors.size(), 1U);
+}
+
+// A log reads in any language later: forms come back, not finished sentences. What a person wrote
+// comes back letter by letter, whatever it looks like.
+TEST(Store, keepsFormsWithTheirArguments) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    const std::string typed = "[\"Change %1\",\"C1\"]";
+    {
+        job::Record record(demoHistory());
+        Store store = Store::create(path, record).value();
+        network::Part part = *network::findPart(record.job().cabinets.front().circuit, "C3");
+        part.value = 6.8e-6;
+        const auto changed = edit::apply(record, edit::changePart("projection", part), "t");
+        ASSERT_TRUE(changed.ok()) << text::sentence(changed.error());
+        ASSERT_TRUE(store.write(*changed).ok());
+        ASSERT_TRUE(store.write(*job::addNote(record, typed, "t")).ok());
+    }
+    const auto back = mustOpen(path).load();
+    ASSERT_TRUE(back.ok());
+    EXPECT_EQ(back->history.undoName().form(), "Change %1 to %2");
+    ASSERT_EQ(back->log.size(), 2U);
+    EXPECT_EQ(back->log[0].text.form(), "Change %1 to %2");
+    ASSERT_EQ(back->log[0].text.arguments().size(), 2U);
+    EXPECT_EQ(back->log[0].text.arguments()[0], "C3");
+    EXPECT_EQ(back->log[1].text.form(), typed);
+    EXPECT_FALSE(back->job().takes.front().understood.arguments().empty());
+    EXPECT_EQ(back->job().takes.front().understood, demoJob().takes.front().understood);
 }
 
 TEST(Store, filesOfEveryVersionOpenAndSaveEqual) {

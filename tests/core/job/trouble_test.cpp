@@ -91,9 +91,9 @@ int tryAll(const std::string& name,
                     EXPECT_TRUE(written.ok()) << where;
                     writes = std::max(writes, n - 1);
                 } else if (!written.ok()) {
-                    EXPECT_TRUE(saysOne(text::sentence(written.error()), way.says))
+                    EXPECT_TRUE(saysOne(text::sentence(written.error()).english(), way.says))
                         << where << ": " << text::sentence(written.error());
-                    EXPECT_NE(text::sentence(written.error()).find("as it was before"),
+                    EXPECT_NE(text::sentence(written.error()).english().find("as it was before"),
                               std::string::npos);
                     expectSame(loaded(path), before, where + ", after the trouble");
                     // The same store, without being opened anew, once the disk works again.

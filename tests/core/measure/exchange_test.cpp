@@ -24,7 +24,7 @@ ImportedTable imported(const std::string& text) {
 std::string refusal(const std::string& text) {
     const auto table = importTable({.text = text});
     EXPECT_FALSE(table.ok());
-    return table ? "" : table.error().subject + ": " + table.error().given;
+    return table ? "" : table.error().subject + ": " + table.error().given.english();
 }
 
 } // namespace

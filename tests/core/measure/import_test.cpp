@@ -155,9 +155,9 @@ TEST(ImportTable, tellsWhatItDidOrGuessed) {
         ASSERT_TRUE(table.ok()) << row.text << text::sentence(table.error());
         EXPECT_EQ(table->warnings, row.warnings) << row.text;
         for (const std::string& warning : row.warnings) {
-            const std::string sentence = measure::warningInWords(warning);
+            const std::string sentence = measure::warningInWords(warning).english();
             EXPECT_NE(sentence, warning);
-            EXPECT_NE(measure::understood(*table).find(sentence), std::string::npos);
+            EXPECT_NE(measure::understood(*table).english().find(sentence), std::string::npos);
         }
     }
     const auto kilo = measure::importTable({.text = "freq kHz,spl\n0.1,80\n0.2,81\n"});
@@ -230,7 +230,7 @@ TEST(ImportTable, refusesWithLineAndColumn) {
     for (const auto& row : rows) {
         const auto table = measure::importTable({.text = row.text});
         ASSERT_FALSE(table.ok()) << row.text;
-        const std::string said = text::sentence(table.error());
+        const std::string said = text::sentence(table.error()).english();
         EXPECT_NE(said.find(row.part), std::string::npos) << row.text << "\n" << said;
     }
 }
@@ -246,7 +246,7 @@ TEST(ImportTable, largeTextsAreReadOrRefusedBySize) {
     const auto refused =
         measure::importTable({.text = std::string(measure::largestTable + 1, '1')});
     ASSERT_FALSE(refused.ok());
-    EXPECT_NE(text::sentence(refused.error()).find("MB"), std::string::npos)
+    EXPECT_NE(text::sentence(refused.error()).english().find("MB"), std::string::npos)
         << text::sentence(refused.error());
 }
 
@@ -291,7 +291,7 @@ TEST(ImportTake, tellsAndKeepsHowItWasRead) {
     EXPECT_EQ(take->take.kind, job::TakeKind::impedance);
     EXPECT_EQ(take->take.name, "old.txt");
     EXPECT_TRUE(take->doubtful);
-    EXPECT_NE(take->told.find("minimum phase"), std::string::npos);
+    EXPECT_NE(take->told.english().find("minimum phase"), std::string::npos);
     const auto refused = take::importTake(take::TableFile{"nothing", "old.txt", "2026-05-06"});
     ASSERT_FALSE(refused.ok());
     EXPECT_EQ(refused.error().subject, "old.txt");

@@ -55,7 +55,7 @@ curve::Curve bandCurve(double from, double to) {
 
 std::string refused(const SweepPlan& plan) {
     const auto sweep = signal::makeSweep(plan);
-    return sweep ? "" : text::sentence(sweep.error());
+    return sweep ? "" : text::sentence(sweep.error()).english();
 }
 
 } // namespace
@@ -447,7 +447,7 @@ TEST(Merge, nearAndFarOfOnePiston) {
                     0.02);
     }
     m.splice = 120.0;
-    EXPECT_NE(text::sentence(measure::merge(m).error()).find("splice_hz: 120 is outside"),
+    EXPECT_NE(text::sentence(measure::merge(m).error()).english().find("splice_hz: 120 is outside"),
               std::string::npos);
 }
 

@@ -197,7 +197,7 @@ TEST(Import, readsWhatPeopleWrite) {
     const auto read = network::importSpice({lines});
     ASSERT_TRUE(read.ok()) << read.error().given;
     ASSERT_EQ(read->notes.size(), 1U);
-    EXPECT_NE(read->notes.front().find("line 19: .options"), std::string::npos)
+    EXPECT_NE(read->notes.front().english().find("line 19: .options"), std::string::npos)
         << read->notes.front();
     const std::string circuit = "* title\n" + body.substr(0, body.find(".options"));
     const auto [axis, theirs] = spice::sweep(circuit, {"v(a)", "-v(t)", "v(amp)/(-i(V1))"});
@@ -244,7 +244,8 @@ TEST(Import, refusesNamingTheLine) {
     for (const auto& [text, words] : rows) {
         const auto read = network::importSpice({text});
         ASSERT_FALSE(read.ok()) << text;
-        EXPECT_NE(read.error().given.find(words), std::string::npos) << read.error().given;
+        EXPECT_NE(read.error().given.english().find(words), std::string::npos)
+            << read.error().given;
     }
     // A node that hangs on nothing is the network's own refusal, by name.
     const auto floating = network::importSpice({good + "R5 x y 3\n"});

@@ -126,7 +126,7 @@ TEST(PartNotation, refusalsNameThePlaceAndWhatWouldDo) {
     for (const auto& row : rows) {
         const auto part = readPart(text::parseJson(row.json).value(), "part");
         ASSERT_FALSE(part.ok()) << row.json;
-        EXPECT_NE(text::sentence(part.error()).find(row.said), std::string::npos)
+        EXPECT_NE(text::sentence(part.error()).english().find(row.said), std::string::npos)
             << row.json << "\n"
             << text::sentence(part.error());
     }

@@ -62,14 +62,14 @@ std::string refusal(const std::string& json) {
     EXPECT_TRUE(value.ok()) << json;
     const auto network = text::read<network::Network>(*value, "network");
     if (!network) {
-        return text::sentence(network.error());
+        return text::sentence(network.error()).english();
     }
     const auto loads = network::loadsOn(*network, {100.0, 1000.0});
     if (!loads) {
-        return text::sentence(loads.error());
+        return text::sentence(loads.error()).english();
     }
     const auto solution = network::solve(network->circuit, network::PreparedLoads(*loads));
-    return solution ? "accepted" : text::sentence(solution.error());
+    return solution ? "accepted" : text::sentence(solution.error()).english();
 }
 
 } // namespace

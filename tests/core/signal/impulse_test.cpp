@@ -260,7 +260,7 @@ TEST(ImportTake, aWavBecomesAGatedResponse) {
     EXPECT_NEAR(take.gate.value(), 3.9e-3, 1e-4);
     EXPECT_NEAR(take.curve->trusted().from, 1.0 / (take.gate.value() * 0.875), 1.0);
     EXPECT_LT(take.curve->extent().from, take.curve->trusted().from) << "kept, not trusted";
-    EXPECT_NE(imported->told.find("First reflection"), std::string::npos);
+    EXPECT_NE(imported->told.english().find("First reflection"), std::string::npos);
     EXPECT_TRUE(imported->doubtful) << "the level of a sample is nowhere said";
     // In its pass band the filter has a gain of one: a sample of 1 for 94 dB.
     const auto& f = take.curve->frequencies();
@@ -273,11 +273,12 @@ TEST(ImportTake, aWavBecomesAGatedResponse) {
     EXPECT_NEAR(take::importTake(shorter)->take.gate.value(), 2e-3, 1e-9);
     take::ImportOrder wrong = order;
     wrong.sound.channel = 2;
-    EXPECT_NE(text::sentence(take::importTake(wrong).error()).find("left brome.wav: channel 2"),
-              std::string::npos);
+    EXPECT_NE(
+        text::sentence(take::importTake(wrong).error()).english().find("left brome.wav: channel 2"),
+        std::string::npos);
     take::ImportOrder silent = order;
     silent.file.bytes = signal::writeWav(std::vector<double>(500), rate);
-    EXPECT_NE(text::sentence(take::importTake(silent).error()).find("only zeros"),
+    EXPECT_NE(text::sentence(take::importTake(silent).error()).english().find("only zeros"),
               std::string::npos);
 }
 
@@ -300,7 +301,9 @@ TEST(ImportTake, correctionsAreObeyed) {
     order.table.phaseColumn = 0;
     EXPECT_EQ(take::importTake(order)->take.curve->phase(), curve::Phase::none);
     order.table.valueColumn = 9;
-    EXPECT_NE(text::sentence(take::importTake(order).error()).find("t.txt, value_column: 9 given"),
+    EXPECT_NE(text::sentence(take::importTake(order).error())
+                  .english()
+                  .find("t.txt, value_column: 9 given"),
               std::string::npos);
 }
 

@@ -35,11 +35,11 @@ study::OldDriver oldOf(const job::Job& job, const char* cabinet, const char* dri
 
 std::string complaint(std::string_view json) {
     const auto read = driver::readLibrary(json);
-    return read ? std::string{} : text::sentence(read.error());
+    return read ? std::string{} : text::sentence(read.error()).english();
 }
 
-bool has(const std::string& text, const char* part) {
-    return text.find(part) != std::string::npos;
+bool has(const Words& text, const char* part) {
+    return text.english().find(part) != std::string::npos;
 }
 
 } // namespace

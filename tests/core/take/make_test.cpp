@@ -28,7 +28,7 @@ const job::Job& hall() {
 sim::SoundBench benchOf(const sim::BenchView& view) {
     auto bench = sim::soundBench(hall(), view);
     if (!bench) {
-        throw std::runtime_error(text::sentence(bench.error()));
+        throw std::runtime_error(text::sentence(bench.error()).english());
     }
     return *bench;
 }
@@ -85,13 +85,13 @@ double levelAt(const curve::Curve& curve, double f) {
 MadeTake made(const TakeOrder& order) {
     auto take = makeTake(order);
     if (!take) {
-        throw std::runtime_error(text::sentence(take.error()));
+        throw std::runtime_error(text::sentence(take.error()).english());
     }
     return std::move(*take);
 }
 
 std::string refusal(const Result<job::Job>& job) {
-    return job ? std::string() : text::sentence(job.error());
+    return job ? std::string() : text::sentence(job.error()).english();
 }
 
 } // namespace

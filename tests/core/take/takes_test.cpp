@@ -49,7 +49,8 @@ const job::Take& recorded(const std::string& driver,
 ImportedTake readBack(const TakeFile& file, const std::string& name) {
     auto imported = importTake(TableFile{file.bytes, name + "." + file.ending, "2026-11-27"});
     if (!imported) {
-        throw std::runtime_error(imported.error().subject + ": " + imported.error().given);
+        throw std::runtime_error(imported.error().subject + ": " +
+                                 imported.error().given.english());
     }
     return *imported;
 }
@@ -116,7 +117,7 @@ TEST(ExportTake, touchstoneHoldsImpedancesOnly) {
     const auto refused =
         exportTake(recorded("left-sorrel", job::TakeKind::response), TakeFormat::touchstone);
     ASSERT_FALSE(refused.ok());
-    EXPECT_NE(refused.error().given.find("is a response"), std::string::npos);
+    EXPECT_NE(refused.error().given.english().find("is a response"), std::string::npos);
     job::Take bare = take;
     bare.recording.reset();
     EXPECT_FALSE(exportTake(bare, TakeFormat::recording).ok());
@@ -274,7 +275,8 @@ TEST(Calibrations, aWrongStandardIsSaid) {
     // Half of the source on 10 Ω is 10 Ω, not 22.
     const auto load = withJig({}, driver::Standard::load, read(0.5), shortPlan(), 10.0, 22.0);
     ASSERT_FALSE(load.ok());
-    EXPECT_NE(load.error().given.find("about 10"), std::string::npos) << load.error().given;
+    EXPECT_NE(load.error().given.english().find("about 10"), std::string::npos)
+        << load.error().given;
     auto noReference = read(0.5);
     noReference.reference.clear();
     EXPECT_EQ(

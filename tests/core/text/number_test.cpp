@@ -153,7 +153,7 @@ TEST(Json, refusesWithThePlace) {
     for (const auto& row : rows) {
         const auto value = text::parseJson(row.text);
         ASSERT_FALSE(value.ok()) << row.text;
-        EXPECT_NE(text::sentence(value.error()).find(row.part), std::string::npos)
+        EXPECT_NE(text::sentence(value.error()).english().find(row.part), std::string::npos)
             << row.text << " " << text::sentence(value.error());
     }
     std::string deep;
