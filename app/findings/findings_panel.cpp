@@ -3,6 +3,7 @@
 
 #include "app/theme/theme.h"
 #include "app/widgets/elided_label.h"
+#include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/edit/front.h"
 #include "core/findings/facts.h"
@@ -29,9 +30,8 @@ using findings::Finding;
 constexpr int panelWidth = 264;
 
 QLabel* text(const QString& words, QWidget* parent) {
-    auto* label = new QLabel(words, parent);
-    label->setTextFormat(Qt::PlainText);
-    label->setWordWrap(true);
+    QLabel* label = wrappedLabel(parent, {});
+    label->setText(words);
     label->setFocusPolicy(Qt::NoFocus);
     return label;
 }
@@ -60,12 +60,12 @@ std::string idOf(std::size_t rule) {
 FindingsPanel::FindingsPanel(QWidget* parent) : QWidget(parent) {
     setObjectName(QStringLiteral("findings"));
     setFixedWidth(panelWidth);
-    counts_ = new QLabel(this);
-    counts_->setObjectName(QStringLiteral("findings_counts"));
+    counts_ =
+        wrappedLabel(this, QStringLiteral("findings_counts")); // German is too long for a line
+    counts_->setTextFormat(Qt::AutoText);
     QFont bold = font();
     bold.setWeight(QFont::DemiBold);
     counts_->setFont(bold);
-    counts_->setWordWrap(true); // German ones are too long for a line
     scroll_ = new QScrollArea(this);
     scroll_->setObjectName(QStringLiteral("findings_scroll"));
     scroll_->setWidgetResizable(true);
@@ -235,7 +235,9 @@ void FindingsPanel::rebuild(const Sight& sight) {
     const job::Job& job = sight.present->job;
     const findings::Judgement& judgement = sight.present->findings.judgement;
     const std::vector<FindingGroup> groups = groupsOf(sight);
-    counts_->setText(countsOf(groups));
+    if (const QString counts = countsOf(groups); counts != counts_->text()) {
+        counts_->setText(counts);
+    }
     std::vector<const job::Dismissal*> aside;
     for (const Finding& finding : judgement.findings) {
         if (const job::Dismissal* dismissal = findings::dismissalOf(job, finding)) {
@@ -310,6 +312,16 @@ void FindingsPanel::placeFoot(const std::vector<const job::Dismissal*>& aside,
                               bool nothingFound,
                               const Sight& sight) {
     const auto& notChecked = sight.present->findings.judgement.notChecked;
+    // Unfolded lists are made anew; folded ones show only their numbers.
+    const QString key = QStringLiteral("%1/%2/%3/%4/%5")
+                            .arg(nothingFound)
+                            .arg(aside.size())
+                            .arg(notChecked.size())
+                            .arg(theme().ink.name(), tr("Set aside: %1"));
+    if (foot_ != nullptr && lists_.empty() && key == footKey_) {
+        return;
+    }
+    footKey_ = lists_.empty() ? key : QString();
     if (foot_ != nullptr) {
         for (QWidget* child : foot_->findChildren<QWidget*>()) {
             child->setObjectName({});

@@ -106,6 +106,7 @@ private:
     QScrollArea* scroll_{};
     QVBoxLayout* cards_{};
     QWidget* foot_{};
+    QString footKey_; ///< what it says while its lists are folded
 };
 
 } // namespace yf::app

@@ -5,6 +5,7 @@
 #include "app/plots/frequency_ticks.h"
 #include "app/plots/qcustomplot.h"
 #include "app/plots/readings.h"
+#include "app/plots/thinning.h"
 #include "app/widgets/elided_label.h"
 #include "core/text/number.h"
 
@@ -523,12 +524,13 @@ void Plot::setLine(QCPGraph* graph,
                    const Stroke& stroke,
                    QVector<double> frequencies,
                    QVector<double> values) {
+    const DashScale scale{[this](double f) { return canvas_->xAxis->coordToPixel(f); },
+                          [this](double v) { return canvas_->yAxis->coordToPixel(v); },
+                          stroke.width};
+    thinOut(frequencies, values, scale);
     if (!stroke.pattern.isEmpty()) {
         // The raster engine is several times slower at dashed pens than at solid ones: the dashes
         // are cut here and drawn solid.
-        const DashScale scale{[this](double f) { return canvas_->xAxis->coordToPixel(f); },
-                              [this](double v) { return canvas_->yAxis->coordToPixel(v); },
-                              stroke.width};
         cutIntoDashes(frequencies, values, stroke.pattern, scale);
     }
     QPen pen = stroke.pen();

@@ -1,14 +1,47 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/labels.h"
 
+#include <QHash>
 #include <QLabel>
 
 namespace yf::app {
 
+namespace {
+
+/// A label that wraps and knows how high it was at a width. A layout in layouts asks each label a
+/// dozen times whenever one of them changes, and each answer means shaping its whole text anew.
+class WrappedLabel final : public QLabel {
+public:
+    explicit WrappedLabel(QWidget* parent) : QLabel(parent) { setWordWrap(true); }
+
+    [[nodiscard]] int heightForWidth(int width) const override {
+        if (text() != text_) {
+            text_ = text();
+            heights_.clear();
+        }
+        const auto known = heights_.constFind(width);
+        return known != heights_.constEnd()
+                   ? *known
+                   : *heights_.insert(width, QLabel::heightForWidth(width));
+    }
+
+protected:
+    /// Another font or style: every height is another.
+    void changeEvent(QEvent* event) override {
+        heights_.clear();
+        QLabel::changeEvent(event);
+    }
+
+private:
+    mutable QString text_;
+    mutable QHash<int, int> heights_;
+};
+
+} // namespace
+
 QLabel* wrappedLabel(QWidget* parent, const QString& name) {
-    auto* label = new QLabel(parent);
+    auto* label = new WrappedLabel(parent);
     label->setObjectName(name);
-    label->setWordWrap(true);
     label->setTextFormat(Qt::PlainText);
     return label;
 }

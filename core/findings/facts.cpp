@@ -374,10 +374,20 @@ void putNeighbours(Collector& all,
     }
 }
 
+/// Whether the whole cabinet was taken with the network that is drawn now.
+bool hasTakeOfItsNetwork(const CabinetView& view) {
+    const job::Take* whole = job::wholeTake(view.job, view.cabinet);
+    return whole != nullptr && whole->recorded.network == job::networkKey(view.cabinet.circuit);
+}
+
 /// What the whole cabinet's take says, where it is of the network as it is drawn.
 void putWiring(Collector& all, std::size_t around, const CabinetView& view) {
+    // Asked first: a part that is being turned makes another network of it at every notch.
+    if (!hasTakeOfItsNetwork(view)) {
+        return;
+    }
     const auto told = evaluation::wiringTold(view.job, view.cabinet, view.result);
-    if (!told || !told->ofThisNetwork) {
+    if (!told) {
         return;
     }
     if (!speaker::isWrong(told->found)) {
@@ -574,12 +584,8 @@ std::optional<bool> samePolarity(const CabinetView& left, const CabinetView& rig
 /// The same from takes of both as a whole, where these are known to be of the networks drawn now:
 /// then it is the wiring as it is, cables and terminals included.
 std::optional<bool> takenPolarity(const CabinetView& left, const CabinetView& right) {
-    for (const CabinetView* view : {&left, &right}) {
-        const job::Take* whole = job::wholeTake(view->job, view->cabinet);
-        if (whole == nullptr || whole->recorded.network.empty() ||
-            whole->recorded.network != job::networkKey(view->cabinet.circuit)) {
-            return std::nullopt;
-        }
+    if (!hasTakeOfItsNetwork(left) || !hasTakeOfItsNetwork(right)) {
+        return std::nullopt;
     }
     const auto told = evaluation::alikeByTakes(left.job, left.cabinet, right.cabinet);
     return told.found ? std::optional(told.found->sign > 0) : std::nullopt;

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/plots/dashes.h"
+#include "app/plots/thinning.h"
 
 #include <gtest/gtest.h>
 
@@ -65,6 +66,68 @@ TEST(Dashes, gapsOfTheCurveStay) {
     QVector<double> noValues;
     app::cutIntoDashes(none, noValues, {4.0, 2.0}, pixels);
     EXPECT_TRUE(none.isEmpty());
+}
+
+// Whatever the curve, no point that was left out lies further from the line than is allowed.
+TEST(Thinning, whatIsLeftOutLiesOnTheLine) {
+    struct {
+        const char* name;
+        double (*at)(double);
+        qsizetype most;
+    } const curves[] = {
+        {"straight", [](double x) { return 3.0 * x; }, 2},
+        {"smooth", [](double x) { return 20.0 * std::sin(2.0 * x); }, 160},
+        {"notch", [](double x) { return -40.0 * std::exp(-1e4 * (x - 1.5) * (x - 1.5)); }, 120},
+        {"rough", [](double x) { return 5.0 * std::sin(1e4 * x); }, 601},
+    };
+
+    constexpr double tolerance = 0.1;
+    for (const auto& curve : curves) {
+        QVector<double> keys;
+        QVector<double> values;
+        for (int i = 0; i <= 600; ++i) {
+            keys.push_back(std::pow(10.0, 3.0 * i / 600.0));
+            values.push_back(curve.at(3.0 * i / 600.0));
+        }
+        const QVector<double> allKeys = keys;
+        const QVector<double> allValues = values;
+        app::thinOut(keys, values, pixels, tolerance);
+        EXPECT_LE(keys.size(), curve.most) << curve.name;
+        ASSERT_GE(keys.size(), 2) << curve.name;
+        EXPECT_EQ(keys.front(), allKeys.front());
+        EXPECT_EQ(keys.back(), allKeys.back());
+        qsizetype piece = 0;
+        for (qsizetype i = 0; i < allKeys.size(); ++i) {
+            while (keys[piece + 1] < allKeys[i]) {
+                ++piece;
+            }
+            const double from = pixels.x(keys[piece]);
+            const double share = (pixels.x(allKeys[i]) - from) / (pixels.x(keys[piece + 1]) - from);
+            const double line = pixels.y(values[piece]) +
+                                share * (pixels.y(values[piece + 1]) - pixels.y(values[piece]));
+            EXPECT_NEAR(line, pixels.y(allValues[i]), tolerance * 1.001) << curve.name << ' ' << i;
+        }
+    }
+}
+
+TEST(Thinning, gapsStayAndNothingIsDrawnAcrossThem) {
+    const double gap = std::nan("");
+    QVector<double> keys{1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 6.0, 7.0};
+    QVector<double> values{0.0, 0.0, gap, 0.0, gap, 1.0, 9.0, 1.0};
+    app::thinOut(keys, values, pixels);
+    EXPECT_EQ(keys, (QVector<double>{1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 6.0, 7.0}));
+    QVector<double> many{1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0};
+    QVector<double> mostlyGap{gap, gap, 1.0, gap, gap, gap, 1.0, gap};
+    app::thinOut(many, mostlyGap, pixels);
+    EXPECT_EQ(many, (QVector<double>{3.0, 4.0, 7.0, 8.0})) << "one gap between two pieces";
+    QVector<double> none;
+    app::thinOut(none, none, pixels);
+    EXPECT_TRUE(none.isEmpty());
+    // Before there is room every point lies at one place: all stay.
+    QVector<double> same{1.0, 10.0, 100.0};
+    QVector<double> other{1.0, 2.0, 3.0};
+    app::thinOut(same, other, {[](double) { return 0.0; }, [](double) { return 0.0; }, 1.0});
+    EXPECT_EQ(same.size(), 3);
 }
 
 } // namespace yf::test
