@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "devices/meter.h"
 
+#include "core/text/given.h"
 #include "core/text/sentence.h"
 
 #include <QSerialPort>
@@ -23,7 +24,7 @@ QString utf8(const std::string& s) {
 Result<Address> Address::read(const QString& text) {
     const Error forms{
         YF_WORDS("core", "address"),
-        say(YF_WORDS("core", "'%1' given"), text.toStdString()),
+        text::givenWord(text.toStdString()),
         YF_WORDS("core",
                  "must be tcp:HOST:PORT, serial:/dev/ttyUSB0 or lines:/dev/ttyUSB0, a serial "
                  "one with @BAUD where it is not 9600")};

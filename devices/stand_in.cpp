@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "devices/stand_in.h"
 
+#include "core/text/given.h"
+
 #include <QSocketNotifier>
 #include <QTcpSocket>
 
@@ -51,7 +53,7 @@ StandIn::~StandIn() {
 Result<QString> StandIn::serveTcp(quint16 port) {
     if (!server_.listen(QHostAddress::LocalHost, port)) {
         return Error{"port",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(port)),
+                     text::given(std::to_string(port)),
                      say(YF_WORDS("core", "cannot be listened on: %1"),
                          server_.errorString().toStdString())};
     }

@@ -2,6 +2,7 @@
 #include "core/bench/dcr.h"
 
 #include "core/base/median.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -125,7 +126,7 @@ Result<DcrJudgement> dcr(const DcrRequest& r) {
         if (reading) {
             if (*reading < r.leads) {
                 return Error{"lead_ohm",
-                             say(YF_WORDS("core", "%1 given"), text::printNumber(r.leads)),
+                             text::given(text::printNumber(r.leads)),
                              say(YF_WORDS("core", "must be at most the reading, %1"),
                                  text::printNumber(*reading))};
             }

@@ -2,6 +2,7 @@
 #include "core/bench/evidence.h"
 
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -110,9 +111,7 @@ std::optional<Error> refused(double p, const std::string& key, const std::string
     if (p >= 0.0 && p <= 1.0) {
         return std::nullopt;
     }
-    return Error{text::join(path, key),
-                 say(YF_WORDS("core", "%1 given"), text::printNumber(p)),
-                 "must be 0 to 1"};
+    return Error{text::join(path, key), text::given(text::printNumber(p)), "must be 0 to 1"};
 }
 
 /// Sets the likelihoods of the faults that are named.
@@ -226,7 +225,7 @@ Error unknown(std::string subject,
               const std::string& given,
               std::span<const std::string> known) {
     return {std::move(subject),
-            say(YF_WORDS("core", "'%1' given"), given),
+            text::givenWord(given),
             say(YF_WORDS("core", "the nearest known %1 is %2"), what, text::nearest(given, known))};
 }
 
@@ -292,9 +291,7 @@ Result<EvidenceTable> readTable(std::string_view json) {
     YF_TRY(value, text::parseJson(json));
     YF_TRY(file, text::read<TableFile>(value, ""));
     if (file.format != "yellowfront evidence 1") {
-        return Error{"format",
-                     say(YF_WORDS("core", "'%1' given"), file.format),
-                     "must be 'yellowfront evidence 1'"};
+        return Error{"format", text::givenWord(file.format), "must be 'yellowfront evidence 1'"};
     }
     if (auto error = doubled(file.faults, "faults")) {
         return *error;
@@ -362,7 +359,7 @@ Result<EvidenceTable> adjusted(EvidenceTable table, const ByKey& priors, const R
         }
         if (!(p >= weight.lowest && p <= weight.highest)) {
             return Error{"priors." + key,
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(p)),
+                         text::given(text::printNumber(p)),
                          say(YF_WORDS("core", "must be %1"),
                              text::rangeText(weight.lowest, weight.highest))};
         }
@@ -384,7 +381,7 @@ Result<EvidenceTable> adjusted(EvidenceTable table, const ByKey& priors, const R
         }
         if (o == keys.end() - 1) {
             return Error{"likelihoods." + row.check,
-                         say(YF_WORDS("core", "'%1' given"), row.outcome),
+                         text::givenWord(row.outcome),
                          "that is the rest, computed from the others"};
         }
         std::vector<double>& all =

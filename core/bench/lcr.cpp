@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/bench/lcr.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -66,7 +67,7 @@ Result<Reading> readAs(bool parallel, const LcrRequest& r, const std::optional<C
     Reading reading{.Z = seriesOf(**r.r, r.l, parallel, r)};
     if (reading.Z.real() < 0.0) {
         return Error{"lead_ohm",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.leads)),
+                     text::given(text::printNumber(r.leads)),
                      say(YF_WORDS("core", "must be at most the series resistance, %1"),
                          text::printSignificant(reading.Z.real() + r.leads, 4))};
     }

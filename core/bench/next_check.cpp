@@ -3,6 +3,7 @@
 
 #include "core/bench/words.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 
@@ -101,7 +102,7 @@ std::optional<Error> check(const EvidenceTable& table, const Circumstances& c) {
         }
         if (!(minutes >= 0.0 && minutes <= 240.0)) {
             return Error{text::join("minutes", key),
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(minutes)),
+                         text::given(text::printNumber(minutes)),
                          "must be 0 to 240"};
         }
     }

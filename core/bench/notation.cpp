@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/bench/notation.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -94,7 +95,7 @@ Result<WrittenOhms> readOhms(std::string_view text) {
         if (!ohms || *ohms < 0.0) {
             return Error{
                 YF_WORDS("core", "readings"),
-                say(YF_WORDS("core", "'%1' given"), word),
+                text::givenWord(word),
                 YF_WORDS("core",
                          "must be ohms such as 6.1 or 6R1, several with blanks between, and OL "
                          "where the meter shows no number")};

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/align.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <array>
@@ -60,9 +61,7 @@ std::optional<double> parameterFor(double Qt,
 }
 
 Error refused(Alignment a, Words allowed) {
-    return {"alignment",
-            say(YF_WORDS("core", "%1 given"), std::string(alignmentName(a))),
-            std::move(allowed)};
+    return {"alignment", text::given(alignmentName(a)), std::move(allowed)};
 }
 
 std::string Q(double value) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/closed.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -93,7 +94,7 @@ Result<ClosedAnswer> closed(const ClosedRequest& r) {
         const double least = Qts * (1.0 + 1e-6);
         if (*r.Qtc <= least) {
             return Error{"Qtc",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qtc)),
+                         text::given(text::printNumber(*r.Qtc)),
                          say(YF_WORDS("core",
                                       "must be above the driver's own Q with its source, %1: a box "
                                       "can only raise it. Choose a higher Qtc, an open or infinite "
@@ -104,7 +105,7 @@ Result<ClosedAnswer> closed(const ClosedRequest& r) {
         if (*r.Qtc >= most) {
             return Error{
                 "Qtc",
-                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qtc)),
+                text::given(text::printNumber(*r.Qtc)),
                 say(YF_WORDS("core",
                              "must be below %1, the most that the absorption leaves: raise QA"),
                     text::printFixed(most, 4))};

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/designs.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -63,7 +64,7 @@ Result<RadiatorAnswer> passiveRadiator(const RadiatorRequest& r) {
         const double mass = massFor(box, *r.keys.fb, r.source);
         if (mass < 0.0) {
             return Error{"fb_hz",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(*r.keys.fb)),
+                         text::given(text::printNumber(*r.keys.fb)),
                          say(YF_WORDS("core",
                                       "must be at most %1, what the bare radiator gives: added "
                                       "mass only lowers it"),
@@ -119,7 +120,7 @@ Result<BandPassAnswer> bandPass(const BandPassRequest& r) {
         if (*r.Qbp <= Qts * (1.0 + 1e-6)) {
             return Error{
                 "Qbp",
-                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qbp)),
+                text::given(text::printNumber(*r.Qbp)),
                 say(YF_WORDS("core", "must be above the driver's own Q with its source, %1"),
                     text::printFixed(Qts, 4))};
         }

@@ -3,6 +3,7 @@
 
 #include "core/box/closed.h"
 #include "core/box/summary.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -214,14 +215,14 @@ std::optional<Error> check(const FindRequest& r) {
     for (std::size_t i = 0; i < r.kinds.size(); ++i) {
         if (r.kinds[i] != "closed" && r.kinds[i] != "vented") {
             return Error{"kinds[" + std::to_string(i) + "]",
-                         say(YF_WORDS("core", "'%1' given"), r.kinds[i]),
+                         text::givenWord(r.kinds[i]),
                          "must be one of closed, vented"};
         }
     }
     if (r.VbMin && !(*r.VbMin < r.VbMax)) {
         return Error{
             "Vb_min_l",
-            say(YF_WORDS("core", "%1 given"), text::printNumber(1e3 * *r.VbMin)),
+            text::given(text::printNumber(1e3 * *r.VbMin)),
             say(YF_WORDS("core", "must be below Vb_max_l, %1"), text::printNumber(1e3 * r.VbMax))};
     }
     if (r.levelMin && !r.driver.Xmax && !r.driver.power) {

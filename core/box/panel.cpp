@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/panel.h"
 
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 
 #include <algorithm>
@@ -66,7 +67,7 @@ std::optional<Error> check(const PanelRequest& r) {
             all += (all.empty() ? "" : ", ") + names.back();
         }
         return Error{"material",
-                     say(YF_WORDS("core", "'%1' given"), *r.material),
+                     text::givenWord(*r.material),
                      say(YF_WORDS("core", "must be one of %1"), all)};
     }
     return std::nullopt;

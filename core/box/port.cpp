@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/port.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -172,7 +173,7 @@ Result<PortAnswer> port(const PortRequest& r) {
         if (a.length - flares(p) <= 0.0) {
             return Error{
                 "fb_hz",
-                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.fb)),
+                text::given(text::printNumber(*r.fb)),
                 say(YF_WORDS("core",
                              "must be below %1, what this opening gives with no tube at all"),
                     text::printFixed(tuningOf(p, V, endLength(p), air), 2))};
@@ -182,7 +183,7 @@ Result<PortAnswer> port(const PortRequest& r) {
         a.length = *r.length;
         if (a.length < flares(p)) {
             return Error{"length_m",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(a.length)),
+                         text::given(text::printNumber(a.length)),
                          say(YF_WORDS("core", "must be at least %1, the flares alone"),
                              text::printFixed(flares(p), 3))};
         }

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/port_swap.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -50,7 +51,7 @@ Result<SwapAnswer> portSwap(const SwapRequest& r) {
     const double shortest = r.newFlareInner + r.newFlareOuter;
     if (a.length <= shortest) {
         return Error{"new_diameter_m",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.newDiameter)),
+                     text::given(text::printNumber(r.newDiameter)),
                      "no length of it keeps the tuning: choose a wider one, more of them, or less "
                      "flare"};
     }

@@ -4,6 +4,7 @@
 #include "core/base/words.h"
 #include "core/driver/fit_settle.h"
 #include "core/driver/fit_start.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -273,10 +274,9 @@ std::optional<Error> check(const ReadRequest& r) {
     }
     constexpr std::size_t least = 12;
     if (r.impedance.frequencies.size() < least) {
-        return Error{
-            "frequencies_hz",
-            say(YF_WORDS("core", "%1 given"), std::to_string(r.impedance.frequencies.size())),
-            "must be 12 or more"};
+        return Error{"frequencies_hz",
+                     text::given(std::to_string(r.impedance.frequencies.size())),
+                     "must be 12 or more"};
     }
     return std::nullopt;
 }

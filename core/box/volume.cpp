@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/box/volume.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -15,7 +16,7 @@ constexpr double pi = std::numbers::pi;
 
 Error noInside(const char* key, double given, double needed) {
     return {key,
-            say(YF_WORDS("core", "%1 given"), text::printNumber(given)),
+            text::given(text::printNumber(given)),
             say(YF_WORDS("core", "panels and partition leave nothing inside: must be more than %1"),
                 text::printFixed(needed, 4))};
 }
@@ -103,7 +104,7 @@ std::optional<Error> check(const VolumeRequest& r) {
         }
         if (r.dead > 0.0) {
             return Error{"dead_height_m",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(r.dead)),
+                         text::given(text::printNumber(r.dead)),
                          YF_WORDS("core", "must be 0 for a trapezoid")};
         }
     }
@@ -132,7 +133,7 @@ Result<VolumeAnswer> volume(const VolumeRequest& r) {
             *std::ranges::max_element(all, {}, [](const auto& d) { return d.second; });
         return Error{
             most.first,
-            say(YF_WORDS("core", "%1 given"), text::printNumber(1e3 * most.second)),
+            text::given(text::printNumber(1e3 * most.second)),
             say(YF_WORDS("core", "all that is taken off must stay below the inside volume of %1 l"),
                 text::printFixed(1e3 * inside.gross, 2))};
     }

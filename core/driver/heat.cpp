@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/driver/heat.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -38,7 +39,7 @@ Result<Heat> heat(const HeatRequest& r) {
     if (r.Rhot) {
         if (*r.Rhot < colderThanCold * r.Rcold) {
             return Error{"Re_hot_ohm",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Rhot)),
+                         text::given(text::printNumber(*r.Rhot)),
                          say(YF_WORDS("core", "must be at least 0.9 of Re_cold_ohm, %1"),
                              text::printSignificant(colderThanCold * r.Rcold, 4))};
         }

@@ -2,6 +2,7 @@
 #include "core/driver/impedance_keys.h"
 
 #include "core/measure/inputs.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -14,9 +15,7 @@ using text::printNumber;
 std::optional<Error> check(const ImpedanceKeys& keys) {
     const auto& f = keys.frequencies;
     if (f.size() < 2) {
-        return Error{"frequencies_hz",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(f.size())),
-                     "must be 2 or more"};
+        return Error{"frequencies_hz", text::given(std::to_string(f.size())), "must be 2 or more"};
     }
     if (auto error = measure::checkRising(f, "frequencies_hz")) {
         return error;

@@ -2,6 +2,7 @@
 #include "core/driver/jig_standards.h"
 
 #include "core/text/fields.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -131,7 +132,7 @@ Result<JigStandards> readStandards(const std::string& text) {
     const std::size_t count = standards.frequencies.size();
     if (count < 2) {
         return Error{"frequencies_hz",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(count)),
+                     text::given(std::to_string(count)),
                      YF_WORDS("core", "must be 2 or more")};
     }
     for (const auto* list : {&standards.opensRe,

@@ -4,6 +4,7 @@
 #include "core/driver/least_squares.h"
 #include "core/driver/log_impedance.h"
 #include "core/measure/inputs.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <Eigen/Dense>
@@ -281,7 +282,7 @@ std::optional<Error> check(const MultimeterRequest& r) {
     for (std::size_t i = 0; i < count; ++i) {
         if (r.sense * r.driverVolts[i] / r.senseVolts[i] <= r.lead) {
             return Error{"lead_ohm",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(r.lead)),
+                         text::given(text::printNumber(r.lead)),
                          say(YF_WORDS("core", "must be below the impedance read at %1 Hz"),
                              text::printNumber(r.frequencies[i]))};
         }

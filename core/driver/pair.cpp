@@ -3,6 +3,7 @@
 
 #include "core/driver/matching.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -56,9 +57,8 @@ squaredDistance(const PairRequest& r, const Terms& t, const BatchDriver& a, cons
 
 std::optional<Error> checked(const PairRequest& r) {
     if (r.drivers.size() < 2) {
-        return Error{"drivers",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(r.drivers.size())),
-                     "must be at least 2"};
+        return Error{
+            "drivers", text::given(std::to_string(r.drivers.size())), "must be at least 2"};
     }
     for (std::size_t i = 0; i < r.drivers.size(); ++i) {
         const BatchDriver& d = r.drivers[i];

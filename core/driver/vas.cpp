@@ -2,6 +2,7 @@
 #include "core/driver/vas.h"
 
 #include "core/quantity/air.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -26,7 +27,7 @@ std::optional<Error> check(const AddedMassRequest& r) {
     }
     if (r.fsLoaded >= r.fs) {
         return Error{"fs_loaded_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.fsLoaded)),
+                     text::given(text::printNumber(r.fsLoaded)),
                      say(YF_WORDS("core", "must be below fs_hz %1"), text::printNumber(r.fs))};
     }
     return std::nullopt;
@@ -65,7 +66,7 @@ Result<AddedMass> addedMass(const AddedMassRequest& r) {
 std::optional<Error> check(const TestBoxRequest& r) {
     if (r.fc <= r.fs) {
         return Error{"fc_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.fc)),
+                     text::given(text::printNumber(r.fc)),
                      say(YF_WORDS("core", "must be above fs_hz %1"), text::printNumber(r.fs))};
     }
     if (r.Qec && !r.Qes) {
@@ -73,7 +74,7 @@ std::optional<Error> check(const TestBoxRequest& r) {
     }
     if (r.Qec && r.Qes && r.fc * *r.Qec <= r.fs * *r.Qes) {
         return Error{"Qec",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.Qec)),
+                     text::given(text::printNumber(*r.Qec)),
                      say(YF_WORDS("core", "must be above %1"),
                          text::printSignificant(r.fs * *r.Qes / r.fc, 4))};
     }

@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/driver/rating.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -124,7 +125,7 @@ namesIn(const Wiring& w, const WiringRequest& r, std::vector<std::string>& seen)
             std::vector<std::string> ids;
             std::ranges::transform(r.drivers, std::back_inserter(ids), &WiredDriver::id);
             return Error{"circuit",
-                         say(YF_WORDS("core", "'%1' given"), w.driver),
+                         text::givenWord(w.driver),
                          say(YF_WORDS("core", "the nearest known driver is %1"),
                              text::nearest(w.driver, ids))};
         }
@@ -222,7 +223,7 @@ Result<Wiring> Wiring::read(const Value& value, const std::string& path) {
     const Value::Object* object = value.object();
     if (object == nullptr || object->size() != 1) {
         return Error{path,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
+                     text::given(text::kindOf(value)),
                      "must be a driver's id, or an object with one of r_ohm, series, parallel"};
     }
     const text::Member& member = object->front();
@@ -307,7 +308,7 @@ Result<WiringResult> wiring(const WiringRequest& r) {
     auto atReference = known.on({r.reference});
     if (!atReference) {
         return Error{"reference_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.reference)),
+                     text::given(text::printNumber(r.reference)),
                      "must be within the curves' frequencies"};
     }
     const std::vector<Complex> there = column(*atReference, 0);

@@ -5,6 +5,7 @@
 #include "core/bench/words.h"
 #include "core/edit/apply.h"
 #include "core/job/lookup.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 
@@ -43,12 +44,12 @@ Edit addReading(job::BenchReading reading) {
                 const bool sides = joined.check == "pair_polarity" && joined.cabinet.empty();
                 if (!sides && job::findCabinet(job, joined.cabinet) == nullptr) {
                     return Error{"cabinet",
-                                 say(YF_WORDS("core", "'%1' given"), joined.cabinet),
+                                 text::givenWord(joined.cabinet),
                                  YF_WORDS("core", "is not in the job")};
                 }
                 if (!joined.driver.empty() && job::findDriver(job, joined.driver) == nullptr) {
                     return Error{"driver",
-                                 say(YF_WORDS("core", "'%1' given"), joined.driver),
+                                 text::givenWord(joined.driver),
                                  YF_WORDS("core", "is not in the job")};
                 }
                 changed.readings.push_back(std::move(joined));
@@ -57,19 +58,17 @@ Edit addReading(job::BenchReading reading) {
 }
 
 Edit setReadingAside(const std::string& id, bool aside) {
-    return {aside ? YF_WORDS("core", "Set a reading aside")
-                  : YF_WORDS("core", "Count a reading again"),
-            [id, aside](const job::Job& job) -> Result<job::Job> {
-                job::Job changed = job;
-                const auto found = std::ranges::find(changed.readings, id, &job::BenchReading::id);
-                if (found == changed.readings.end()) {
-                    return Error{"reading",
-                                 say(YF_WORDS("core", "'%1' given"), id),
-                                 YF_WORDS("core", "is not in the job")};
-                }
-                found->setAside = aside;
-                return changed;
-            }};
+    return {
+        aside ? YF_WORDS("core", "Set a reading aside") : YF_WORDS("core", "Count a reading again"),
+        [id, aside](const job::Job& job) -> Result<job::Job> {
+            job::Job changed = job;
+            const auto found = std::ranges::find(changed.readings, id, &job::BenchReading::id);
+            if (found == changed.readings.end()) {
+                return Error{"reading", text::givenWord(id), YF_WORDS("core", "is not in the job")};
+            }
+            found->setAside = aside;
+            return changed;
+        }};
 }
 
 Edit changeNominal(const std::string& driver, double nominal) {
@@ -85,9 +84,8 @@ Edit changeNominal(const std::string& driver, double nominal) {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver",
-                                 say(YF_WORDS("core", "'%1' given"), driver),
-                                 YF_WORDS("core", "is not in the job")};
+                    return Error{
+                        "driver", text::givenWord(driver), YF_WORDS("core", "is not in the job")};
                 }
                 found->nominal = nominal;
                 return changed;
@@ -100,9 +98,8 @@ Edit decide(const std::string& driver, bench::Remedy remedy) {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver",
-                                 say(YF_WORDS("core", "'%1' given"), driver),
-                                 YF_WORDS("core", "is not in the job")};
+                    return Error{
+                        "driver", text::givenWord(driver), YF_WORDS("core", "is not in the job")};
                 }
                 found->decision = remedy;
                 return changed;
@@ -119,9 +116,8 @@ Edit concludeDriver(const std::string& driver, job::Condition condition) {
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver",
-                                 say(YF_WORDS("core", "'%1' given"), driver),
-                                 YF_WORDS("core", "is not in the job")};
+                    return Error{
+                        "driver", text::givenWord(driver), YF_WORDS("core", "is not in the job")};
                 }
                 found->condition = condition;
                 return changed;

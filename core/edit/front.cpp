@@ -5,6 +5,7 @@
 #include "core/edit/apply.h"
 #include "core/job/fresh_id.h"
 #include "core/job/lookup.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -28,7 +29,7 @@ std::optional<Error> outside(double value, const q::Quantity& quantity) {
         return std::nullopt;
     }
     return Error{std::string(quantity.help),
-                 say(YF_WORDS("core", "%1 given"), text::printEngineering(value, quantity.display)),
+                 text::given(text::printEngineering(value, quantity.display)),
                  say(YF_WORDS("core", "must be %1 %2"),
                      text::rangeText(quantity.lowest, quantity.highest),
                      std::string(quantity.display))};
@@ -238,7 +239,7 @@ Edit changeEdge(const std::string& cabinet, job::FrontEdge edge, double size) {
                     if (!(size >= 0.0 && size <= most)) {
                         return Error{
                             "edge",
-                            say(YF_WORDS("core", "%1 given"), text::printEngineering(size, "m")),
+                            text::given(text::printEngineering(size, "m")),
                             say(YF_WORDS("core", "must be at most half the shorter side, %1"),
                                 text::printEngineering(most, "m"))};
                     }
@@ -558,9 +559,8 @@ Edit changeSheet(const std::string& driver, driver::Part sheet, job::Place place
                 job::Job changed = job;
                 const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
                 if (found == changed.drivers.end()) {
-                    return Error{"driver",
-                                 say(YF_WORDS("core", "'%1' given"), driver),
-                                 YF_WORDS("core", "is not in the job")};
+                    return Error{
+                        "driver", text::givenWord(driver), YF_WORDS("core", "is not in the job")};
                 }
                 found->sheet = sheet;
                 found->place = place;

@@ -6,6 +6,7 @@
 #include "core/edit/front.h"
 #include "core/job/fresh_id.h"
 #include "core/network/circuit/ladder_edit.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <array>
@@ -24,9 +25,8 @@ Edit inCabinet(Words name, const std::string& cabinet, F&& change) {
         job::Job changed = job;
         const auto found = std::ranges::find(changed.cabinets, cabinet, &job::Cabinet::id);
         if (found == changed.cabinets.end()) {
-            return Error{"cabinet",
-                         say(YF_WORDS("core", "'%1' given"), cabinet),
-                         YF_WORDS("core", "is not in the job")};
+            return Error{
+                "cabinet", text::givenWord(cabinet), YF_WORDS("core", "is not in the job")};
         }
         Done made = change(changed, *found);
         if (!made) {
@@ -64,9 +64,7 @@ void put(std::vector<T>& list, T item, const std::string& stem) {
 template <class T>
 Done take(std::vector<T>& list, const std::string& id, const char* subject) {
     if (std::erase_if(list, [&](const T& item) { return item.id == id; }) == 0) {
-        return Error{subject,
-                     say(YF_WORDS("core", "'%1' given"), id),
-                     YF_WORDS("core", "is not in the list")};
+        return Error{subject, text::givenWord(id), YF_WORDS("core", "is not in the list")};
     }
     return done();
 }
@@ -136,9 +134,7 @@ Edit changePrinted(const std::string& driver, std::string printed) {
         job::Job changed = job;
         const auto found = std::ranges::find(changed.drivers, driver, &job::Driver::id);
         if (found == changed.drivers.end()) {
-            return Error{"driver",
-                         say(YF_WORDS("core", "'%1' given"), driver),
-                         YF_WORDS("core", "is not in the job")};
+            return Error{"driver", text::givenWord(driver), YF_WORDS("core", "is not in the job")};
         }
         found->printed = printed;
         return changed;
@@ -160,7 +156,7 @@ Edit putProtector(const std::string& cabinet, job::Protector protector) {
             }
             if (!protector.driver.empty() && !isMounted(c, protector.driver)) {
                 return Error{"driver",
-                             say(YF_WORDS("core", "'%1' given"), protector.driver),
+                             text::givenWord(protector.driver),
                              YF_WORDS("core", "is not in this cabinet")};
             }
             job::Protector p = protector;
@@ -259,9 +255,7 @@ Edit captionPhoto(const std::string& id, std::string note) {
         job::Job changed = job;
         const auto found = std::ranges::find(changed.photos, id, &job::Photo::id);
         if (found == changed.photos.end()) {
-            return Error{"photo",
-                         say(YF_WORDS("core", "'%1' given"), id),
-                         YF_WORDS("core", "is not in the job")};
+            return Error{"photo", text::givenWord(id), YF_WORDS("core", "is not in the job")};
         }
         found->note = note;
         return changed;
@@ -303,7 +297,7 @@ Edit arrange(const std::string& cabinet,
             const job::Driver* first = job::findDriver(job, driver);
             if (end == nullptr || first == nullptr) {
                 return Error{"driver",
-                             say(YF_WORDS("core", "'%1' given"), driver),
+                             text::givenWord(driver),
                              YF_WORDS("core", "has no way of its own here")};
             }
             std::vector<std::string> others;

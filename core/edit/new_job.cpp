@@ -3,6 +3,7 @@
 
 #include "core/job/fresh_id.h"
 #include "core/quantity/literals.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -88,7 +89,7 @@ Result<job::Job> newJob(const NewJob& wanted) {
     }
     if (wanted.ways.empty() || wanted.ways.size() > mostWays) {
         return Error{"ways",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(wanted.ways.size())),
+                     text::given(std::to_string(wanted.ways.size())),
                      YF_WORDS("core", "must be 1 to 5")};
     }
     for (const NewWay& way : wanted.ways) {

@@ -2,6 +2,7 @@
 #include "core/find/find.h"
 
 #include "core/find/start.h"
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 
 #include <algorithm>
@@ -28,7 +29,7 @@ std::optional<Error> checkWays(const FindRequest& r) {
     constexpr std::size_t most = 6;
     if (r.ways.size() < 2 || r.ways.size() > most) {
         return Error{"ways",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(r.ways.size())),
+                     text::given(std::to_string(r.ways.size())),
                      say(YF_WORDS("core", "must be 2 to %1"), std::to_string(most))};
     }
     std::vector<std::string> names;
@@ -60,7 +61,7 @@ std::optional<Error> checkBands(const FindRequest& r) {
     }
     if (r.fxBands->list.size() != r.ways.size() - 1) {
         return Error{"fx_bands_hz",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(r.fxBands->list.size())),
+                     text::given(std::to_string(r.fxBands->list.size())),
                      say(YF_WORDS("core", "must be one for each pair of neighbours, %1"),
                          std::to_string(r.ways.size() - 1))};
     }
@@ -68,7 +69,7 @@ std::optional<Error> checkBands(const FindRequest& r) {
         const curve::Range& band = r.fxBands->list[i];
         if (band.from >= band.to) {
             return Error{text::join("fx_bands_hz", i) + "[1]",
-                         say(YF_WORDS("core", "%1 given"), text::printNumber(band.to)),
+                         text::given(text::printNumber(band.to)),
                          say(YF_WORDS("core", "must be above %1"), text::printNumber(band.from))};
         }
     }
@@ -108,12 +109,11 @@ Result<Bands> Bands::read(const text::Value& value, const std::string& path) {
         const auto* pair = (*list)[i].list();
         const std::string at = text::join(path, i);
         if (pair == nullptr || pair->size() != 2) {
-            return Error{
-                at,
-                pair == nullptr
-                    ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf((*list)[i])))
-                    : say(YF_WORDS("core", "%1 entries given"), std::to_string(pair->size())),
-                "must be [low, high] in Hz"};
+            return Error{at,
+                         pair == nullptr ? text::given(text::kindOf((*list)[i]))
+                                         : say(YF_WORDS("core", "%1 entries given"),
+                                               std::to_string(pair->size())),
+                         "must be [low, high] in Hz"};
         }
         const auto& f = quantity::frequency;
         YF_TRY(low, text::readNumber(pair->front(), f, text::join(at, 0)));
@@ -144,7 +144,7 @@ std::optional<Error> check(const FindRequest& r) {
     for (std::size_t i = 0; r.orders && i < r.orders->size(); ++i) {
         if (std::floor((*r.orders)[i]) != (*r.orders)[i]) {
             return Error{text::join("orders", i),
-                         say(YF_WORDS("core", "%1 given"), text::printNumber((*r.orders)[i])),
+                         text::given(text::printNumber((*r.orders)[i])),
                          "must be a whole number, 1 to 4"};
         }
     }

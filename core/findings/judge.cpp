@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/findings/judge.h"
 
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
@@ -70,17 +71,13 @@ Result<Fact> readFact(const FactUse& use, const Value& value, const std::string&
         if (const bool* flag = value.flag()) {
             return Fact{*flag};
         }
-        return Error{path,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
-                     "must be true or false"};
+        return Error{path, text::given(text::kindOf(value)), "must be true or false"};
     }
     const double* number = value.number();
     if (number == nullptr) {
-        return Error{path,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
-                     "must be a number"};
+        return Error{path, text::given(text::kindOf(value)), "must be a number"};
     }
-    const Words given = say(YF_WORDS("core", "%1 given"), text::printNumber(*number));
+    const Words given = text::given(text::printNumber(*number));
     if (!std::isfinite(*number)) {
         return Error{path, given, "must be finite"};
     }
@@ -99,9 +96,7 @@ Done readGroup(const std::string& group,
                Facts& facts) {
     const auto* members = value.object();
     if (members == nullptr) {
-        return Error{path,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
-                     "must be an object"};
+        return Error{path, text::given(text::kindOf(value)), "must be an object"};
     }
     for (const text::Member& member : *members) {
         const auto use = std::ranges::find_if(factUses(), [&](const FactUse& u) {
@@ -195,9 +190,8 @@ std::vector<const FactKind*> missingFacts(std::size_t rule, const std::vector<Sc
 Result<FindingsRequest> FindingsRequest::read(const Value& value, const std::string& path) {
     const auto* object = value.object();
     if (object == nullptr) {
-        return Error{path.empty() ? "input" : path,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
-                     "must be an object"};
+        return Error{
+            path.empty() ? "input" : path, text::given(text::kindOf(value)), "must be an object"};
     }
     for (const text::Member& member : *object) {
         if (member.key != "facts") {
@@ -210,9 +204,7 @@ Result<FindingsRequest> FindingsRequest::read(const Value& value, const std::str
         return Error{inner, "missing", "must be given: {group: {key: value}}"};
     }
     if (given->object() == nullptr) {
-        return Error{inner,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(*given))),
-                     "must be an object"};
+        return Error{inner, text::given(text::kindOf(*given)), "must be an object"};
     }
     FindingsRequest request;
     const auto groups = knownGroups();

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/box_geometry.h"
 
+#include "core/text/given.h"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -267,7 +269,7 @@ lengthFor(const Job& job, const Cabinet& cabinet, const Enclosure& enclosure, do
                                  std::sqrt(port.port.totalArea() / box::endLength(port.port) / V);
             return Error{
                 "fb",
-                say(YF_WORDS("core", "%1 given"), text::printEngineering(fb, "Hz")),
+                text::given(text::printEngineering(fb, "Hz")),
                 say(YF_WORDS("core",
                              "must be below %1, what this opening gives with no tube at all"),
                     text::printEngineering(limit, "Hz"))};

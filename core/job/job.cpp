@@ -2,6 +2,7 @@
 #include "core/job/job.h"
 
 #include "core/base/digest.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <array>
@@ -55,15 +56,12 @@ bool Take::operator==(const Take& other) const {
 std::optional<Error> check(const HouseScale& scale) {
     const bool logarithmic = scale.kind != ScaleKind::impulse;
     if (!(scale.from < scale.to) || (logarithmic && !(scale.from > 0.0))) {
-        return Error{"from",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(scale.from)),
-                     "must be above 0, below to"};
+        return Error{
+            "from", text::given(text::printNumber(scale.from)), "must be above 0, below to"};
     }
     const bool logarithmicUp = scale.kind == ScaleKind::impedance;
     if (!(scale.low < scale.high) || (logarithmicUp && !(scale.low > 0.0))) {
-        return Error{"low",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(scale.low)),
-                     "must be below high"};
+        return Error{"low", text::given(text::printNumber(scale.low)), "must be below high"};
     }
     return std::nullopt;
 }
@@ -73,7 +71,7 @@ std::optional<Error> check(const Target& target) {
         return std::nullopt;
     }
     return Error{"to_hz",
-                 say(YF_WORDS("core", "%1 given"), text::printNumber(target.to)),
+                 text::given(text::printNumber(target.to)),
                  say(YF_WORDS("core", "must be above from_hz %1"), text::printNumber(target.from))};
 }
 

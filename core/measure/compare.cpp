@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/curve/smooth.h"
 #include "core/quantity/level.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -120,12 +121,12 @@ Comparison compared(const curve::Curve& a, const curve::Curve& b, const Wanted& 
 std::optional<Error> check(const CompareRequest& r) {
     if (r.from && r.to && !(*r.from < *r.to)) {
         return Error{"to_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(*r.to)),
+                     text::given(printNumber(*r.to)),
                      say(YF_WORDS("core", "must be above from_hz %1"), printNumber(*r.from))};
     }
     if (r.normaliseFrom && r.normaliseTo && !(*r.normaliseFrom < *r.normaliseTo)) {
         return Error{"normalise_to_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(*r.normaliseTo)),
+                     text::given(printNumber(*r.normaliseTo)),
                      say(YF_WORDS("core", "must be above normalise_from_hz %1"),
                          printNumber(*r.normaliseFrom))};
     }
@@ -152,7 +153,7 @@ Result<Comparison> compare(const CompareRequest& r) {
                           *end.given > common.to * (1.0 + rounding))) {
             return Error{
                 end.key,
-                say(YF_WORDS("core", "%1 given"), printNumber(*end.given)),
+                text::given(printNumber(*end.given)),
                 common.from < common.to
                     ? say(YF_WORDS("core", "must lie where both curves have data, %1 to %2"),
                           printNumber(common.from),

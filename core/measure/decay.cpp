@@ -2,6 +2,7 @@
 #include "core/measure/decay.h"
 
 #include "core/signal/spectrum.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -23,12 +24,12 @@ Result<Decayed> decay(const DecayRequest& request) {
     if (!request.frequencies.empty() && request.frequencies.back() >= most) {
         return Error{
             "frequencies_hz",
-            say(YF_WORDS("core", "%1 given"), text::printNumber(request.frequencies.back())),
+            text::given(text::printNumber(request.frequencies.back())),
             say(YF_WORDS("core", "must be below %1 (half the rate)"), text::printNumber(most))};
     }
     if (request.gate && *request.gate > rest) {
         return Error{"gate_s",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*request.gate)),
+                     text::given(text::printNumber(*request.gate)),
                      say(YF_WORDS("core", "the data end %1 s after the arrival"),
                          text::printSignificant(rest, 4))};
     }

@@ -6,6 +6,7 @@
 #include "core/quantity/level.h"
 #include "core/signal/spectrum.h"
 #include "core/signal/wav.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -52,7 +53,7 @@ Result<signal::Recording> recordingOf(const DeconvolveRequest& request,
                                        std::pair(request.referenceChannel, "reference_channel")}) {
         if (channel > count) {
             return Error{key,
-                         say(YF_WORDS("core", "%1 given"), std::to_string(channel)),
+                         text::given(std::to_string(channel)),
                          say(YF_WORDS("core", "the recording has %1"), std::to_string(count))};
         }
     }
@@ -115,7 +116,7 @@ std::optional<Error> check(const DeconvolveRequest& r) {
         if (!list->empty() && list->back() >= rate / 2.0) {
             return Error{
                 key,
-                say(YF_WORDS("core", "%1 given"), printNumber(list->back())),
+                text::given(printNumber(list->back())),
                 say(YF_WORDS("core", "must be below %1 (half the rate)"), printNumber(rate / 2.0))};
         }
     }

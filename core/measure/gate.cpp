@@ -2,6 +2,7 @@
 #include "core/measure/gate.h"
 
 #include "core/quantity/air.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -50,7 +51,7 @@ Result<Gated> gate(const GateRequest& request) {
     const double rest = impulse.duration() - impulse.timeZero - arrival;
     if (request.right && *request.right > rest) {
         return Error{"right_s",
-                     say(YF_WORDS("core", "%1 given"), printNumber(*request.right)),
+                     text::given(printNumber(*request.right)),
                      say(YF_WORDS("core", "the data end %1 s after the arrival"),
                          text::printSignificant(rest, 4))};
     }
@@ -72,7 +73,7 @@ Result<Gated> gate(const GateRequest& request) {
     gated.frequencies = axisOr(request.frequencies, window.lowestValid() / 2.0, 0.9 * most);
     if (!gated.frequencies.empty() && gated.frequencies.back() >= most) {
         return Error{"frequencies_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(gated.frequencies.back())),
+                     text::given(printNumber(gated.frequencies.back())),
                      say(YF_WORDS("core", "must be below %1 (half the rate)"), printNumber(most))};
     }
     double before = 0.0;

@@ -6,6 +6,7 @@
 #include "core/measure/touchstone.h"
 #include "core/quantity/level.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -298,14 +299,14 @@ Result<Form> findForm(const std::vector<Line>& data, const ImportRequest& reques
     if (form.value >= form.columns) {
         return Error{
             "value_column",
-            say(YF_WORDS("core", "%1 given"), std::to_string(request.valueColumn)),
+            text::given(std::to_string(request.valueColumn)),
             say(YF_WORDS("core", "the table has %1 columns"), std::to_string(form.columns))};
     }
     const auto phase = static_cast<std::size_t>(request.phaseColumn.value_or(3));
     if (request.phaseColumn && phase > form.columns) {
         return Error{
             "phase_column",
-            say(YF_WORDS("core", "%1 given"), std::to_string(phase)),
+            text::given(std::to_string(phase)),
             say(YF_WORDS("core", "the table has %1 columns"), std::to_string(form.columns))};
     }
     if (phase > 0 && phase <= form.columns && phase - 1 != form.value) {
@@ -609,7 +610,7 @@ Result<ImportedTable> readJson(const std::string& text) {
     const std::size_t count = frequencies->size();
     if (count < 2) {
         return Error{"frequencies_hz",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(count)),
+                     text::given(std::to_string(count)),
                      YF_WORDS("core", "must be 2 or more")};
     }
     if (!(frequencies->front() > 0.0)) {

@@ -2,6 +2,7 @@
 #include "core/measure/inputs.h"
 
 #include "core/signal/wav.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -31,9 +32,7 @@ std::optional<Error> checkRising(const std::vector<double>& f, const std::string
 std::optional<Error> check(const CurveKeys& keys) {
     const std::size_t count = keys.frequencies.size();
     if (count < 2) {
-        return Error{"frequencies_hz",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(count)),
-                     "must be 2 or more"};
+        return Error{"frequencies_hz", text::given(std::to_string(count)), "must be 2 or more"};
     }
     const auto wrong = [&](const char* key, std::size_t given) {
         return Error{key,
@@ -94,7 +93,7 @@ Result<signal::Impulse> impulseOf(const ImpulseKeys& keys) {
         if (keys.channel > static_cast<int>(sound.channels.size())) {
             return Error{
                 "impulse_channel",
-                say(YF_WORDS("core", "%1 given"), std::to_string(keys.channel)),
+                text::given(std::to_string(keys.channel)),
                 say(YF_WORDS("core", "must be 1 to %1"), std::to_string(sound.channels.size()))};
         }
         impulse.rate = sound.rate;
@@ -117,7 +116,7 @@ Result<signal::Impulse> impulseOf(const ImpulseKeys& keys) {
     }
     if (impulse.timeZero > impulse.duration()) {
         return Error{"time_zero_s",
-                     say(YF_WORDS("core", "%1 given"), printNumber(impulse.timeZero)),
+                     text::given(printNumber(impulse.timeZero)),
                      say(YF_WORDS("core", "must lie within the %1 s of the data"),
                          printNumber(impulse.duration()))};
     }

@@ -3,6 +3,7 @@
 
 #include "core/curve/interpolate.h"
 #include "core/quantity/air.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -128,12 +129,12 @@ std::optional<Error> check(const MergeRequest& r) {
         }
         if (r.driverX.value_or(0.0) > *r.baffleWidth) {
             return Error{"driver_x_m",
-                         say(YF_WORDS("core", "%1 given"), printNumber(*r.driverX)),
+                         text::given(printNumber(*r.driverX)),
                          say(YF_WORDS("core", "must be 0 to %1"), printNumber(*r.baffleWidth))};
         }
         if (r.driverY.value_or(0.0) > *r.baffleHeight) {
             return Error{"driver_y_m",
-                         say(YF_WORDS("core", "%1 given"), printNumber(*r.driverY)),
+                         text::given(printNumber(*r.driverY)),
                          say(YF_WORDS("core", "must be 0 to %1"), printNumber(*r.baffleHeight))};
         }
     }

@@ -5,6 +5,7 @@
 #include "core/curve/minimum_phase.h"
 #include "core/quantity/air.h"
 #include "core/signal/group_delay.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -24,7 +25,7 @@ std::optional<Error> checkRange(const std::optional<double>& from,
                                 const std::optional<double>& to) {
     if (from && to && !(*from < *to)) {
         return Error{"to_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(*to)),
+                     text::given(printNumber(*to)),
                      say(YF_WORDS("core", "must be above from_hz %1"), printNumber(*from))};
     }
     return std::nullopt;
@@ -49,9 +50,8 @@ Result<Fitted> fitted(const DelayRequest& request) {
         const curve::Axis axis = curve::within(
             curve::designAxis(), wide.lowestValid(), std::min(20000.0, 0.45 * impulse.rate));
         if (axis.size() < 2) {
-            return Error{"gate_s",
-                         say(YF_WORDS("core", "%1 given"), printNumber(request.gate)),
-                         "too short for any frequency"};
+            return Error{
+                "gate_s", text::given(printNumber(request.gate)), "too short for any frequency"};
         }
         response.emplace(axis, signal::gatedResponse(impulse, near, wide, axis), curve::Phase::own);
         result.impulse = std::move(impulse);

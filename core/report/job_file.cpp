@@ -5,6 +5,7 @@
 #include "core/job/store/store.h"
 #include "core/report/line.h"
 #include "core/text/csv.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 
@@ -214,7 +215,7 @@ Result<Exported> exportJob(const ExportRequest& request) {
         std::ranges::transform(job.cabinets, std::back_inserter(names), &job::Cabinet::id);
         return Error{
             "cabinet",
-            say(YF_WORDS("core", "'%1' given"), *request.cabinet),
+            text::givenWord(*request.cabinet),
             say(YF_WORDS("core", "the nearest one is %1"), text::nearest(*request.cabinet, names))};
     }
     switch (request.format) {

@@ -4,6 +4,7 @@
 #include "core/job/difference.h"
 #include "core/job/store/store.h"
 #include "core/report/job_file.h"
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 
 #include <algorithm>
@@ -45,7 +46,7 @@ Result<job::Job> stateOf(const Record& record,
     std::vector<std::string> names;
     std::ranges::transform(record.snapshots, std::back_inserter(names), &job::Snapshot::name);
     return Error{key,
-                 say(YF_WORDS("core", "'%1' given"), *name),
+                 text::givenWord(*name),
                  names.empty()
                      ? "the job has no snapshot"
                      : say(YF_WORDS("core", "the nearest one is %1"), text::nearest(*name, names))};

@@ -2,6 +2,7 @@
 #include "core/report/take_file.h"
 
 #include "core/report/job_file.h"
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 
 namespace yf::report {
@@ -40,7 +41,7 @@ Result<TakeFileWritten> exportTakeOf(const TakeFileRequest& request) {
             ids.push_back(known.id);
         }
         return Error{"take",
-                     say(YF_WORDS("core", "'%1' given"), request.take),
+                     text::givenWord(request.take),
                      ids.empty() ? "the job has none"
                                  : say(YF_WORDS("core", "the nearest known take is %1"),
                                        text::nearest(request.take, ids))};

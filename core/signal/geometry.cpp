@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/signal/geometry.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -21,7 +22,7 @@ std::optional<Error> check(const Geometry& g) {
     const double higher = std::max(g.speakerHeight.value_or(0.0), g.microphoneHeight.value_or(0.0));
     if (g.ceilingHeight && *g.ceilingHeight <= higher) {
         return Error{"ceiling_height_m",
-                     say(YF_WORDS("core", "%1 given"), printNumber(*g.ceilingHeight)),
+                     text::given(printNumber(*g.ceilingHeight)),
                      say(YF_WORDS("core", "must be above %1"), printNumber(higher))};
     }
     return std::nullopt;

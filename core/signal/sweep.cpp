@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/signal/sweep.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -70,25 +71,25 @@ std::optional<Error> check(const SweepPlan& plan) {
     using text::printNumber;
     if (std::ranges::find(usualRates, plan.rate) == usualRates.end()) {
         return Error{"sample_rate_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(plan.rate)),
+                     text::given(printNumber(plan.rate)),
                      "must be 44100, 48000, 88200, 96000, 176400 or 192000"};
     }
     const double start = startOf(plan);
     const double end = endOf(plan);
     if (plan.start > plan.rate / 4.0) {
         return Error{"start_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(plan.start)),
+                     text::given(printNumber(plan.start)),
                      say(YF_WORDS("core", "must be 1 to %1"), printNumber(plan.rate / 4.0))};
     }
     if (start > plan.rate / 4.0) {
         return Error{"protect_above_hz",
-                     say(YF_WORDS("core", "%1 given"), printNumber(start)),
+                     text::given(printNumber(start)),
                      say(YF_WORDS("core", "must be at most %1"), printNumber(plan.rate / 4.0))};
     }
     if (!(end >= 2.0 * start && end < plan.rate / 2.0)) {
         return Error{
             "end_hz",
-            say(YF_WORDS("core", "%1 given"), printNumber(end)),
+            text::given(printNumber(end)),
             say(YF_WORDS("core",
                          "must be at least %1 (twice the start) and below %2 (half the rate)"),
                 printNumber(2.0 * start),
@@ -257,7 +258,7 @@ Result<SweepFacts> describeSweep(const SweepRequest& request) {
             const double n = request.atSamples[i];
             if (n != std::floor(n) || n >= static_cast<double>(play.size())) {
                 return Error{"at_samples[" + std::to_string(i) + "]",
-                             say(YF_WORDS("core", "%1 given"), text::printNumber(n)),
+                             text::given(text::printNumber(n)),
                              say(YF_WORDS("core", "must be a whole number, 0 to %1"),
                                  std::to_string(play.size() - 1))};
             }

@@ -5,6 +5,7 @@
 #include "core/edit/bench.h"
 #include "core/evaluation/assemble.h"
 #include "core/evaluation/evaluate.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <array>
@@ -166,7 +167,7 @@ void Practice::note(const std::string& check, const std::string& outcome, bool t
 
 Result<std::string> Practice::make(const std::string& check, bool cautionsHeeded) {
     if (!bench::shippedTable().check(check)) {
-        return Error{"check", say(YF_WORDS("core", "'%1' given"), check), "is not in the table"};
+        return Error{"check", text::givenWord(check), "is not in the table"};
     }
     if (wantsFigures(check)) {
         return Error{"check",

@@ -5,6 +5,7 @@
 #include "core/bench/evidence.h"
 #include "core/curve/axis.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -165,8 +166,7 @@ Result<Hidden> hiddenOf(const SpecimenRequest& r, Random& random) {
         return Error{"severity", "missing", allowed};
     }
     if (!(*r.severity >= range.low && *r.severity <= range.high)) {
-        return Error{
-            "severity", say(YF_WORDS("core", "%1 given"), text::printNumber(*r.severity)), allowed};
+        return Error{"severity", text::given(text::printNumber(*r.severity)), allowed};
     }
     return Hidden{*r.fault, *r.severity};
 }
@@ -186,7 +186,7 @@ std::optional<Error> contradiction(const driver::ModelKeys& keys, const Motor& m
         if (row.given && !(std::abs(*row.given / row.implied - 1.0) <= slack)) {
             return Error{
                 row.key,
-                say(YF_WORDS("core", "%1 given"), text::printNumber(*row.given)),
+                text::given(text::printNumber(*row.given)),
                 say(YF_WORDS("core",
                              "must be within 10 % of %1, which Re, Bl, Mms, Cms and Rms make"),
                     text::printSignificant(row.implied, 4))};

@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -205,7 +206,7 @@ Result<AlignAnswer> align(const AlignRequest& r) {
     answer.fx = r.fx.value_or(crossing ? crossing->fx : 0.0);
     if (answer.fx < shared.axis.front() || answer.fx > shared.axis.back()) {
         return Error{"fx_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(answer.fx)),
+                     text::given(text::printNumber(answer.fx)),
                      YF_WORDS("core", "must lie where all curves have data")};
     }
     const Complex a = valueAt(shared.axis, shared.first, answer.fx);

@@ -3,6 +3,7 @@
 
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -293,7 +294,7 @@ std::optional<Error> check(const DiffractionRequest& r) {
     }
     const auto outside = [](const char* key, double value, double half) {
         return Error{key,
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(value)),
+                     text::given(text::printNumber(value)),
                      say(YF_WORDS("core", "must lie on the panel, within %1 of its middle"),
                          text::printNumber(half))};
     };
@@ -306,13 +307,13 @@ std::optional<Error> check(const DiffractionRequest& r) {
     const double shorter = std::min(*r.width, *r.height);
     if (!(r.edgeSize <= 0.5 * shorter)) {
         return Error{"edge_m",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.edgeSize)),
+                     text::given(text::printNumber(r.edgeSize)),
                      say(YF_WORDS("core", "must be at most half the shorter side, %1"),
                          text::printNumber(0.5 * shorter))};
     }
     if (r.radius && !(*r.radius <= 0.5 * shorter)) {
         return Error{"radius_m",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.radius)),
+                     text::given(text::printNumber(*r.radius)),
                      say(YF_WORDS("core", "must be at most half the shorter side, %1"),
                          text::printNumber(0.5 * shorter))};
     }

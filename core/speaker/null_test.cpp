@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/quantity/level.h"
 #include "core/speaker/crossover.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -279,7 +280,7 @@ Result<NullTestAnswer> nullTest(const NullTestRequest& r) {
     }
     if (fx && (*fx < sums.axis.front() || *fx > sums.axis.back())) {
         return Error{"fx_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*fx)),
+                     text::given(text::printNumber(*fx)),
                      say(YF_WORDS("core", "must lie where all curves have data, %1 to %2"),
                          text::printNumber(sums.axis.front()),
                          text::printNumber(sums.axis.back()))};

@@ -4,6 +4,7 @@
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -177,7 +178,7 @@ std::optional<Error> check(const PolarRequest& r) {
         return Error{"pair",
                      r.pair->size() == 2
                          ? say(YF_WORDS("core", "'%1' given twice"), r.pair->front())
-                         : say(YF_WORDS("core", "%1 given"), std::to_string(r.pair->size())),
+                         : text::given(std::to_string(r.pair->size())),
                      "must be two different drivers"};
     }
     if (r.angles) {
@@ -193,8 +194,7 @@ std::optional<Error> check(const PolarRequest& r) {
         for (std::size_t i = 0; i < r.angles->size(); ++i) {
             if (!(std::abs((*r.angles)[i]) <= most * quantity::degree + 1e-12)) {
                 return Error{text::join("angles_deg", i),
-                             say(YF_WORDS("core", "%1 given"),
-                                 text::printNumber((*r.angles)[i] / quantity::degree)),
+                             text::given(text::printNumber((*r.angles)[i] / quantity::degree)),
                              "must be within 90 degrees in the vertical plane"};
             }
         }

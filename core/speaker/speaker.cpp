@@ -5,6 +5,7 @@
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -157,9 +158,8 @@ double wrapped(double angle) {
 
 std::optional<Error> check(const IdealFilter& f) {
     return f.kind == FilterKind::linkwitzRiley && f.order % 2 == 1
-               ? std::optional(Error{"order",
-                                     say(YF_WORDS("core", "%1 given"), std::to_string(f.order)),
-                                     "must be even for lr"})
+               ? std::optional(
+                     Error{"order", text::given(std::to_string(f.order)), "must be even for lr"})
                : std::nullopt;
 }
 
@@ -186,9 +186,7 @@ std::optional<Error> check(const SpeakerDriver& d) {
         return missing("transfer.phases_deg", "curves that are multiplied need phases");
     }
     if (d.polarity != 1 && d.polarity != -1) {
-        return Error{"polarity",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(d.polarity)),
-                     "must be 1 or -1"};
+        return Error{"polarity", text::given(std::to_string(d.polarity)), "must be 1 or -1"};
     }
     if (d.timing == Timing::common && !d.takenAt) {
         return missing("taken_at", "common timing needs the microphone's place");
@@ -215,9 +213,8 @@ std::optional<Error> check(const SpeakerDriver& d) {
 std::optional<Error> check(const Speaker& s) {
     constexpr std::size_t most = 12;
     if (s.drivers.empty() || s.drivers.size() > most) {
-        return Error{"drivers",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(s.drivers.size())),
-                     "must be 1 to 12 drivers"};
+        return Error{
+            "drivers", text::given(std::to_string(s.drivers.size())), "must be 1 to 12 drivers"};
     }
     std::set<std::string> names;
     for (std::size_t i = 0; i < s.drivers.size(); ++i) {

@@ -7,6 +7,7 @@
 #include "core/network/design/textbook.h"
 #include "core/network/design/zobel.h"
 #include "core/network/parts/e_series.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <array>
@@ -80,7 +81,7 @@ Result<std::vector<network::DriverEnd>> endsOf(const job::Cabinet& cabinet, cons
     for (const double fx : start.upper) {
         if (fx <= below) {
             return Error{"upper",
-                         say(YF_WORDS("core", "%1 given"), text::printEngineering(fx, "Hz")),
+                         text::given(text::printEngineering(fx, "Hz")),
                          say(YF_WORDS("core", "must be above the crossover below it, %1"),
                              text::printEngineering(below, "Hz"))};
         }
@@ -415,7 +416,7 @@ Result<Circuit>
 startedNetwork(const job::Job& job, const job::Cabinet& cabinet, const Start& start) {
     if (start.alignment == network::Alignment::linkwitzRiley && start.order % 2 != 0) {
         return Error{"order",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(start.order)),
+                     text::given(std::to_string(start.order)),
                      YF_WORDS("core", "must be even for Linkwitz-Riley")};
     }
     YF_TRY(ends, endsOf(cabinet, start));

@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/text/fields.h"
 
+#include "core/text/given.h"
+
 namespace yf::text {
 
 Words rangeText(double lowest, double highest) {
@@ -20,7 +22,7 @@ readNumber(const Value& value, const quantity::Quantity& quantity, const std::st
         return *number;
     }
     return Error{path,
-                 say(YF_WORDS("core", "%1 given"), printNumber(*number)),
+                 text::given(printNumber(*number)),
                  say(YF_WORDS("core", "must be %1"), rangeText(quantity.lowest, quantity.highest))};
 }
 
@@ -148,7 +150,7 @@ void FieldReader::take(int& member, const quantity::Whole& whole, const Value& v
     const bool inside = *number >= whole.lowest && *number <= whole.highest;
     if (!inside || *number != static_cast<double>(static_cast<int>(*number))) {
         error_ = Error{path,
-                       say(YF_WORDS("core", "%1 given"), printNumber(*number)),
+                       text::given(printNumber(*number)),
                        say(YF_WORDS("core", "must be a whole number, %1 to %2"),
                            std::to_string(whole.lowest),
                            std::to_string(whole.highest))};
@@ -219,8 +221,7 @@ FieldReader::choose(std::span<const std::string_view> names, const Value& value,
         known += (known.empty() ? "" : ", ") + std::string(name);
     }
     error_ = Error{path,
-                   word == nullptr ? say(YF_WORDS("core", "%1 given"), kindOf(value))
-                                   : say(YF_WORDS("core", "'%1' given"), *word),
+                   word == nullptr ? text::given(kindOf(value)) : text::givenWord(*word),
                    say(YF_WORDS("core", "must be one of %1"), known)};
     return std::nullopt;
 }

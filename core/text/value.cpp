@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/text/value.h"
 
+#include "core/text/given.h"
+
 #include <nlohmann/json.hpp>
 
 #include <algorithm>
@@ -32,8 +34,7 @@ public:
 
     bool number_float(number_float_t value, const string_t& token) override {
         if (!std::isfinite(value)) {
-            return fail(
-                {path(), say(YF_WORDS("core", "%1 given"), token), "must be a finite number"});
+            return fail({path(), text::given(token), "must be a finite number"});
         }
         return put(Value{value});
     }
@@ -69,9 +70,8 @@ public:
             std::string what = why.what();
             const bool tooLarge = what.find("number overflow") != std::string::npos;
             if (tooLarge) {
-                error_ = Error{path(),
-                               say(YF_WORDS("core", "%1 given"), lastToken),
-                               "must be within the range of a number"};
+                error_ =
+                    Error{path(), text::given(lastToken), "must be within the range of a number"};
             } else {
                 const auto place = what.find("at line");
                 const auto end = what.find(':', place == std::string::npos ? 0 : place);

@@ -3,6 +3,7 @@
 
 #include "core/network/circuit/ladder_edit.h"
 #include "core/quantity/level.h"
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 
 #include <algorithm>
@@ -189,7 +190,7 @@ std::optional<Error> checkWay(const WayTarget& way, const std::string& at) {
     }
     if (way.alignment == network::Alignment::linkwitzRiley && way.order % 2 == 1) {
         return Error{at + ".order",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(way.order)),
+                     text::given(std::to_string(way.order)),
                      YF_WORDS("core", "Linkwitz-Riley is even only")};
     }
     return std::nullopt;
@@ -258,7 +259,7 @@ std::optional<Error> putFreedom(Problem& problem, const TuneRequest& r) {
 std::optional<Error> check(const GoalRequest& r) {
     if (r.from >= r.to) {
         return Error{"to_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.to)),
+                     text::given(text::printNumber(r.to)),
                      say(YF_WORDS("core", "must be above from_hz, %1"), text::printNumber(r.from))};
     }
     if (r.targets.has_value() != r.targetFrequencies.has_value()) {

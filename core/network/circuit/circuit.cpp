@@ -3,6 +3,7 @@
 
 #include "core/quantity/quantities.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -98,9 +99,8 @@ Result<int> readPolarity(const Value& value, const std::string& path) {
     const double* number = value.number();
     if (number == nullptr || std::abs(*number) != 1.0) {
         return Error{path,
-                     number == nullptr
-                         ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value)))
-                         : say(YF_WORDS("core", "%1 given"), text::printNumber(*number)),
+                     number == nullptr ? text::given(text::kindOf(value))
+                                       : text::given(text::printNumber(*number)),
                      "must be 1 or -1"};
     }
     return *number > 0.0 ? 1 : -1;
@@ -110,9 +110,7 @@ Result<Joining> readJoining(const Value& value, const std::string& path) {
     const std::string* word = value.word();
     if (word == nullptr || (*word != "parallel" && *word != "series")) {
         return Error{path,
-                     word == nullptr
-                         ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value)))
-                         : say(YF_WORDS("core", "'%1' given"), *word),
+                     word == nullptr ? text::given(text::kindOf(value)) : text::givenWord(*word),
                      "must be one of parallel, series"};
     }
     return *word == "parallel" ? Joining::parallel : Joining::series;
@@ -130,9 +128,8 @@ Result<std::optional<int>> readUnits(const Value& value, const char* key, const 
         number != nullptr && *number >= 1.0 && *number <= most && *number == std::floor(*number);
     if (!fits) {
         return Error{text::join(path, key),
-                     number == nullptr
-                         ? say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(*given)))
-                         : say(YF_WORDS("core", "%1 given"), text::printNumber(*number)),
+                     number == nullptr ? text::given(text::kindOf(*given))
+                                       : text::given(text::printNumber(*number)),
                      "must be a whole number, 1 to 100"};
     }
     return std::optional<int>(static_cast<int>(*number));
@@ -388,9 +385,8 @@ readCouplings(const Value& value, const std::string& path, const std::vector<Pla
                 return p.part->id == id && p.part->kind == PartKind::coil;
             });
             if (!isCoil) {
-                return Error{rowPath,
-                             say(YF_WORDS("core", "'%1' given"), id),
-                             "must be the ID of a coil of this network"};
+                return Error{
+                    rowPath, text::givenWord(id), "must be the ID of a coil of this network"};
             }
         }
         const double k = std::abs(coupling.k);

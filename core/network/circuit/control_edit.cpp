@@ -2,6 +2,7 @@
 #include "core/network/circuit/control_edit.h"
 
 #include "core/network/circuit/ladder_edit.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -197,8 +198,7 @@ Result<ControlSlot> typedControl(const ControlSlot& old, const std::string& text
     const auto wrong = [&](const std::string& given) {
         return Error{
             old.id,
-            given.empty() ? YF_WORDS("core", "nothing is written")
-                          : say(YF_WORDS("core", "'%1' given"), given),
+            given.empty() ? YF_WORDS("core", "nothing is written") : text::givenWord(given),
             YF_WORDS("core",
                      "must be the whole track in ohms (8, 100 Ω), the position in per cent of its "
                      "way (60 %), or both")};

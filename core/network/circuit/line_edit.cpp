@@ -2,6 +2,7 @@
 #include "core/network/circuit/line_edit.h"
 
 #include "core/network/circuit/ladder_edit.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -58,18 +59,16 @@ Result<Line> typedGain(const Line& old, const std::string& text) {
             text::parseQuantity(bare, time ? text::Unit::second : text::Unit::decibel);
         if (!value) {
             return Error{"line",
-                         say(YF_WORDS("core", "'%1' given"), piece),
+                         text::givenWord(piece),
                          YF_WORDS("core", "must be a gain (-3 dB) or a delay (0.2 ms)")};
         }
         if (time && !(*value >= 0.0 && *value <= mostDelay)) {
-            return Error{"line",
-                         say(YF_WORDS("core", "'%1' given"), piece),
-                         YF_WORDS("core", "a delay must be 0 to 100 ms")};
+            return Error{
+                "line", text::givenWord(piece), YF_WORDS("core", "a delay must be 0 to 100 ms")};
         }
         if (!time && !(std::abs(*value) <= mostGain)) {
-            return Error{"line",
-                         say(YF_WORDS("core", "'%1' given"), piece),
-                         YF_WORDS("core", "a gain must be -60 to 60 dB")};
+            return Error{
+                "line", text::givenWord(piece), YF_WORDS("core", "a gain must be -60 to 60 dB")};
         }
         (time ? line.delay : line.gain) = *value;
     }

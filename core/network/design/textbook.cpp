@@ -2,6 +2,7 @@
 #include "core/network/design/textbook.h"
 
 #include "core/network/solve/solve.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <cmath>
@@ -361,7 +362,7 @@ std::optional<Error> checkFrequencies(const TextbookRequest& r) {
         if (!(*r.fxHigh > *r.fxLow)) {
             return Error{
                 "fx_high_hz",
-                say(YF_WORDS("core", "%1 given"), text::printNumber(*r.fxHigh)),
+                text::given(text::printNumber(*r.fxHigh)),
                 say(YF_WORDS("core", "must be above fx_low_hz %1"), text::printNumber(*r.fxLow))};
         }
         return std::nullopt;
@@ -425,9 +426,8 @@ std::optional<Error> check(const TextbookRequest& r) {
         return error;
     }
     if (r.alignment == Alignment::linkwitzRiley && r.order && *r.order % 2 != 0) {
-        return Error{"order",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(*r.order)),
-                     "must be even for linkwitz-riley"};
+        return Error{
+            "order", text::given(std::to_string(*r.order)), "must be even for linkwitz-riley"};
     }
     if (r.kind == TextbookKind::series && r.alignment != Alignment::butterworth) {
         return Error{
@@ -439,7 +439,7 @@ std::optional<Error> check(const TextbookRequest& r) {
     if (r.alignment == Alignment::linkwitzRiley && r.levelAtFx &&
         std::abs(*r.levelAtFx - halfOf) > 0.03) {
         return Error{"fx_level_db",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.levelAtFx)),
+                     text::given(text::printNumber(*r.levelAtFx)),
                      "is always -6.02 for linkwitz-riley"};
     }
     const double leastLoad = std::min({r.load,
@@ -449,7 +449,7 @@ std::optional<Error> check(const TextbookRequest& r) {
     if (!(r.source < leastLoad)) {
         return Error{
             "source_ohm",
-            say(YF_WORDS("core", "%1 given"), text::printNumber(r.source)),
+            text::given(text::printNumber(r.source)),
             say(YF_WORDS("core", "must be below the load %1"), text::printNumber(leastLoad))};
     }
     return std::nullopt;

@@ -2,6 +2,7 @@
 #include "core/network/design/trap.h"
 
 #include "core/quantity/level.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -20,7 +21,7 @@ Error need(const char* key) {
 
 Error dcrTooHigh(double dcr, double most) {
     return Error{"dcr_ohm",
-                 say(YF_WORDS("core", "%1 given"), text::printNumber(dcr)),
+                 text::given(text::printNumber(dcr)),
                  say(YF_WORDS("core", "must be below the resistance that the trap needs, %1"),
                      text::printNumber(most))};
 }
@@ -40,12 +41,12 @@ std::optional<Error> checkEdges(const TrapRequest& r) {
     }
     if (*r.low >= *r.f0) {
         return Error{"f_low_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.low)),
+                     text::given(text::printNumber(*r.low)),
                      say(YF_WORDS("core", "must be below f0_hz, %1"), text::printNumber(*r.f0))};
     }
     if (*r.high <= *r.f0) {
         return Error{"f_high_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.high)),
+                     text::given(text::printNumber(*r.high)),
                      say(YF_WORDS("core", "must be above f0_hz, %1"), text::printNumber(*r.f0))};
     }
     return std::nullopt;

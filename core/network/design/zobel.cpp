@@ -1,6 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/network/design/zobel.h"
 
+#include "core/text/given.h"
+
 #include <Eigen/Core>
 
 #include <algorithm>
@@ -225,7 +227,7 @@ std::optional<Error> check(const ZobelRequest& r) {
     }
     if (r.from && r.to && !(*r.from < *r.to)) {
         return Error{"to_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(*r.to)),
+                     text::given(text::printNumber(*r.to)),
                      say(YF_WORDS("core", "must be above from_hz %1"), text::printNumber(*r.from))};
     }
     return std::nullopt;

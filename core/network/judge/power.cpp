@@ -2,6 +2,7 @@
 #include "core/network/judge/power.h"
 
 #include "core/network/solve/branches.h"
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -56,7 +57,7 @@ std::optional<Error> check(const PowerRequest& r) {
     }
     if (r.from >= r.to) {
         return Error{"to_hz",
-                     say(YF_WORDS("core", "%1 given"), text::printNumber(r.to)),
+                     text::given(text::printNumber(r.to)),
                      say(YF_WORDS("core", "must be above from_hz, %1"), text::printNumber(r.from))};
     }
     return std::nullopt;

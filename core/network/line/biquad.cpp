@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/network/line/biquad.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <Eigen/Eigenvalues>
@@ -184,7 +185,7 @@ std::optional<Error> checkCorner(const char* key, double f, double rate) {
     return f < 0.5 * rate ? std::nullopt
                           : std::optional(Error{
                                 key,
-                                say(YF_WORDS("core", "%1 given"), text::printNumber(f)),
+                                text::given(text::printNumber(f)),
                                 say(YF_WORDS("core", "must be below half of sample_rate_hz, %1"),
                                     text::printNumber(0.5 * rate))});
 }
@@ -202,7 +203,7 @@ std::optional<Error> checkAligned(const BiquadRequest& r) {
     }
     if (*r.alignment == Alignment::linkwitzRiley && *r.order % 2 == 1) {
         return Error{"order",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(*r.order)),
+                     text::given(std::to_string(*r.order)),
                      YF_WORDS("core", "Linkwitz-Riley is even only")};
     }
     return checkCorner("fx_hz", *r.fx, r.sampleRate);

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/network/line/line.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -110,7 +111,7 @@ std::string replaced(std::string text, std::string_view what, std::string_view w
 }
 
 Error notUnderstood(const std::string& piece, Words allowed) {
-    return {"filter", say(YF_WORDS("core", "'%1' given"), piece), std::move(allowed)};
+    return {"filter", text::givenWord(piece), std::move(allowed)};
 }
 
 Result<double>
@@ -203,7 +204,7 @@ std::optional<Error> check(const LineFilter& filter) {
     }
     if (*filter.alignment == Alignment::linkwitzRiley && filter.order % 2 == 1) {
         return Error{"order",
-                     say(YF_WORDS("core", "%1 given"), std::to_string(filter.order)),
+                     text::given(std::to_string(filter.order)),
                      YF_WORDS("core", "Linkwitz-Riley is even only")};
     }
     return std::nullopt;

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/network/parts/coil.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <cmath>
@@ -66,7 +67,7 @@ std::optional<Error> check(const CoilRequest& r) {
     if (r.insulated < r.wire) {
         return Error{
             "insulated_m",
-            say(YF_WORDS("core", "%1 given"), text::printNumber(r.insulated)),
+            text::given(text::printNumber(r.insulated)),
             say(YF_WORDS("core", "must not be below wire_m, %1"), text::printNumber(r.wire))};
     }
     const bool former = r.shape == CoilShape::former;

@@ -3,6 +3,7 @@
 
 #include "core/quantity/quantities.h"
 #include "core/text/fields.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <array>
@@ -86,13 +87,11 @@ std::vector<std::string> words(const std::string& text) {
 /// Numbers of the notation take a point only: a comma may separate in the files around it.
 Result<double> notationNumber(const std::string& word, text::Unit unit, const std::string& path) {
     if (word.find(',') != std::string::npos) {
-        return Error{path,
-                     say(YF_WORDS("core", "'%1' given"), word),
-                     "must be a number with a decimal point"};
+        return Error{path, text::givenWord(word), "must be a number with a decimal point"};
     }
     auto value = text::parseQuantity(word, unit);
     if (!value) {
-        return Error{path, say(YF_WORDS("core", "'%1' given"), word), value.error().allowed};
+        return Error{path, text::givenWord(word), value.error().allowed};
     }
     return *value;
 }
@@ -104,7 +103,7 @@ Done inside(double value, const q::Quantity& quantity, const std::string& path) 
     }
     return Error{
         path,
-        say(YF_WORDS("core", "%1 given"), text::printNumber(key)),
+        text::given(text::printNumber(key)),
         say(YF_WORDS("core", "must be %1"), text::rangeText(quantity.lowest, quantity.highest))};
 }
 
@@ -161,7 +160,7 @@ Done readLossWord(Part& part, const std::string& word, const std::string& path) 
             }
         }
         return Error{path,
-                     say(YF_WORDS("core", "'%1' given"), word),
+                     text::givenWord(word),
                      say(YF_WORDS("core", "must be key=value; the nearest known key is %1"),
                          text::nearest(key, names))};
     }
@@ -175,7 +174,7 @@ Done readLossWord(Part& part, const std::string& word, const std::string& path) 
     }
     if (known->quantity == nullptr) {
         if (number != "0" && number != "1") {
-            return Error{path, say(YF_WORDS("core", "'%1' given"), word), "fixed must be 0 or 1"};
+            return Error{path, text::givenWord(word), "fixed must be 0 or 1"};
         }
         part.fixed = number == "1";
         return done();
@@ -196,16 +195,15 @@ Result<Part> readPartText(const std::string& text, const std::string& path) {
     const std::vector<std::string> parts = words(text);
     if (parts.size() < 2) {
         return Error{path,
-                     say(YF_WORDS("core", "'%1' given"), text),
+                     text::givenWord(text),
                      "must be ID VALUE [key=value …], such as \"C1 12uF esr=0.05\""};
     }
     Part part;
     part.id = parts[0];
     const auto kind = kindOfLetter(part.id.front());
     if (!kind) {
-        return Error{path,
-                     say(YF_WORDS("core", "'%1' given"), part.id),
-                     "the first letter of a part's ID must be R, L or C"};
+        return Error{
+            path, text::givenWord(part.id), "the first letter of a part's ID must be R, L or C"};
     }
     part.kind = *kind;
     std::size_t next = 2;
@@ -233,7 +231,7 @@ Result<Part> readPartObject(const text::Value& value, const std::string& path) {
     part.kind = object.kind;
     if (part.id.empty() || kindOfLetter(part.id.front()) != part.kind) {
         return Error{text::join(path, "id"),
-                     say(YF_WORDS("core", "'%1' given"), part.id),
+                     text::givenWord(part.id),
                      "the first letter must be the part's kind"};
     }
     const std::optional<double>* values[] = {&object.ohm, &object.henry, &object.farad};
@@ -423,7 +421,7 @@ Result<Part> typedPart(const Part& old, const std::string& text) {
         if (!(*value > 0.0)) {
             return Error{
                 old.id,
-                say(YF_WORDS("core", "'%1' given"), head),
+                text::givenWord(head),
                 YF_WORDS("core",
                          "a part's value must be above zero; to be without it, take it out")};
         }

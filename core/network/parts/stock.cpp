@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/network/parts/stock.h"
 
+#include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
@@ -22,8 +23,7 @@ bool sameValue(double a, double b) {
 Error notOwned(const std::string& given) {
     return {
         "part",
-        given.empty() ? YF_WORDS("core", "nothing is written")
-                      : say(YF_WORDS("core", "'%1' given"), given),
+        given.empty() ? YF_WORDS("core", "nothing is written") : text::givenWord(given),
         YF_WORDS("core",
                  "must be a value with its unit, and how many: 6.8 uF, 2 x 0.35 mH, 3.3 ohm x4")};
 }
@@ -100,9 +100,8 @@ Result<OwnedPart> OwnedPart::read(const text::Value& value, const std::string& p
         if (number == nullptr || !(*number >= 1.0 && *number <= most) ||
             *number != std::floor(*number)) {
             return Error{text::join(path, "count"),
-                         number == nullptr
-                             ? YF_WORDS("core", "no number")
-                             : say(YF_WORDS("core", "%1 given"), text::printNumber(*number)),
+                         number == nullptr ? YF_WORDS("core", "no number")
+                                           : text::given(text::printNumber(*number)),
                          YF_WORDS("core", "must be a whole number, 1 to 1000")};
         }
         owned.count = static_cast<int>(*number);

@@ -4,6 +4,7 @@
 #include "core/curve/interpolate.h"
 #include "core/driver/resonance.h"
 #include "core/network/solve/solve.h"
+#include "core/text/given.h"
 
 #include <algorithm>
 #include <array>
@@ -424,9 +425,8 @@ Result<Load> loadOn(const ReadyDriver& ready, const Axis& axis) {
 
 Result<DriverSet> DriverSet::read(const Value& value, const std::string& path) {
     if (value.object() == nullptr) {
-        return Error{path,
-                     say(YF_WORDS("core", "%1 given"), std::string(text::kindOf(value))),
-                     "must be an object of drivers by name"};
+        return Error{
+            path, text::given(text::kindOf(value)), "must be an object of drivers by name"};
     }
     DriverSet set;
     for (const text::Member& member : *value.object()) {
