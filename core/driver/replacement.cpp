@@ -47,11 +47,11 @@ Result<Known> know(const Part& part, const std::string& path) {
 }
 
 std::string mm(double metres) {
-    return text::printFixed(metres * 1e3, 0) + std::string(text::thinSpace) + "mm";
+    return text::printFixed(metres * 1e3, 0) + " mm";
 }
 
 std::string db(double level) {
-    return text::printFixed(level, 1) + std::string(text::thinSpace) + "dB";
+    return text::printFixed(level, 1) + " dB";
 }
 
 /// Sentences for what cannot be mended; empty where it fits.
