@@ -320,8 +320,9 @@ private:
                 best = t;
             }
         }
-        std::ranges::stable_partition(result.tried,
-                                      [&](const ModelTried& t) { return t.model == best.model; });
+        std::stable_partition(result.tried.begin(), result.tried.end(), [&](const ModelTried& t) {
+            return t.model == best.model;
+        });
         const Settled& s = settled.at(best.model);
         putCoil(result.model, best.model, s.p.data() + motional);
         for (std::size_t i = 0; i < static_cast<std::size_t>(coilParameters(best.model)); ++i) {

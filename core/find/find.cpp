@@ -207,7 +207,7 @@ Result<Plan> planOf(const FindRequest& r) {
             plan.orders.push_back(static_cast<int>(order));
         }
         std::ranges::sort(plan.orders);
-        plan.orders.erase(std::ranges::unique(plan.orders).begin(), plan.orders.end());
+        plan.orders.erase(std::unique(plan.orders.begin(), plan.orders.end()), plan.orders.end());
     }
     for (const std::string& name : r.extras.value_or(std::vector<std::string>{})) {
         plan.extras.push_back(

@@ -39,9 +39,8 @@ std::vector<double> anglesOf(const Pair& pair, double rho, double first) {
     }
     std::ranges::sort(found);
     constexpr double same = 1e-9;
-    const auto twice =
-        std::ranges::unique(found, [](double a, double b) { return std::abs(a - b) < same; });
-    found.erase(twice.begin(), twice.end());
+    const auto twice = [](double a, double b) { return std::abs(a - b) < same; };
+    found.erase(std::unique(found.begin(), found.end(), twice), found.end());
     return found;
 }
 

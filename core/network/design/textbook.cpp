@@ -126,8 +126,7 @@ Axis around(double from, double to, const std::vector<double>& always) {
     axis.insert(axis.end(), always.begin(), always.end());
     std::ranges::sort(axis);
     const auto same = [](double a, double b) { return std::abs(a - b) < 1e-12 * b; };
-    const auto rest = std::ranges::unique(axis, same);
-    axis.erase(rest.begin(), rest.end());
+    axis.erase(std::unique(axis.begin(), axis.end(), same), axis.end());
     return axis;
 }
 
