@@ -2,6 +2,7 @@
 #pragma once
 
 #include "core/quantity/quantity.h"
+#include "core/text/given.h"
 #include "core/text/nearest.h"
 #include "core/text/number.h"
 #include "core/text/sentence.h"
@@ -79,9 +80,7 @@ Value describe();
 
 [[nodiscard]] inline Error
 wrongKind(const std::string& path, const Value& value, const Words& wanted) {
-    return {path,
-            say(YF_WORDS("core", "%1 given"), kindOf(value)),
-            say(YF_WORDS("core", "must be %1"), wanted)};
+    return {path, given(kindOf(value)), say(YF_WORDS("core", "must be %1"), wanted)};
 }
 
 [[nodiscard]] Result<double>

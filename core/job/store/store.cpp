@@ -70,6 +70,16 @@ CREATE TABLE recording(
 ) STRICT;
 )";
 
+/// What version 9 changed: names of changes are words, and a text that begins with a bracket is a
+/// list of one. Notes are what was written.
+constexpr const char* changesOfVersion9 = R"(
+UPDATE step SET name = json_array(name) WHERE name LIKE '[%';
+UPDATE log SET entry = json_array(entry) WHERE kind <> 'note' AND entry LIKE '[%';
+)";
+
+/// The version since which texts of the program are kept as words.
+constexpr sqlite3_int64 wordsSince = 9;
+
 constexpr std::string_view phaseNames[] = {"none", "own", "common", "minimum"};
 
 /// A prepared statement that finalizes itself.
@@ -503,6 +513,10 @@ Result<Record> Store::load() const {
     Statement rows(database_,
                    "SELECT id, name, merge_key, document FROM step WHERE id > ? ORDER BY id");
     rows.bind(1, current - static_cast<sqlite3_int64>(keptSteps));
+    const bool inWords = pragma(database_, "user_version") >= wordsSince;
+    const auto told = [&](const std::string& text) {
+        return inWords ? text::unpacked(text) : Words(text);
+    };
     std::vector<Step> steps;
     std::optional<std::size_t> position;
     Shared shared;
@@ -511,7 +525,7 @@ Result<Record> Store::load() const {
         if (rows.whole(0) == current) {
             position = steps.size();
         }
-        steps.push_back({text::unpacked(rows.text(1)), rows.text(2), std::move(job)});
+        steps.push_back({told(rows.text(1)), rows.text(2), std::move(job)});
     }
     if (!position) {
         return Error{path_,
@@ -536,10 +550,10 @@ Result<Record> Store::load() const {
                          YF_WORDS("core", "the file is damaged")};
         }
         // A note is what a person wrote, letter by letter.
-        record.log.push_back({*kind,
-                              entries.text(0),
-                              *kind == LogEntry::Kind::note ? Words(entries.text(2))
-                                                            : text::unpacked(entries.text(2))});
+        record.log.push_back(
+            {*kind,
+             entries.text(0),
+             *kind == LogEntry::Kind::note ? Words(entries.text(2)) : told(entries.text(2))});
     }
     return record;
 }
@@ -670,7 +684,8 @@ Done Store::bringUpToDate() {
     return execute(path_,
                    database_,
                    std::string(version < 2 ? schemaOfVersion2 : "") +
-                       (version < 3 ? schemaOfVersion3 : "") + schemaOfVersion4 +
+                       (version < 3 ? schemaOfVersion3 : "") +
+                       (version < 4 ? schemaOfVersion4 : "") + changesOfVersion9 +
                        "PRAGMA user_version=" + std::to_string(formatVersion));
 }
 

@@ -36,10 +36,10 @@ History mustLoad(const Store& store) {
     return record->history;
 }
 
-void run(const std::string& path, const char* sql) {
+void run(const std::string& path, const std::string& sql) {
     sqlite3* database = nullptr;
     ASSERT_EQ(sqlite3_open(path.c_str(), &database), SQLITE_OK);
-    EXPECT_EQ(sqlite3_exec(database, sql, nullptr, nullptr, nullptr), SQLITE_OK)
+    EXPECT_EQ(sqlite3_exec(database, sql.c_str(), nullptr, nullptr, nullptr), SQLITE_OK)
         << sqlite3_errmsg(database);
     sqlite3_close(database);
 }
@@ -342,6 +342,47 @@ TEST(Store, filesOfEveryVersionOpenAndSaveEqual) {
             EXPECT_EQ(back->log, record->log);
         }
     }
+}
+
+// Not only opened: work goes on in a file of any version, and what it held stays as it was. One
+// text of each looks like words, which no version before the ninth meant by it.
+TEST(Store, filesOfEveryVersionTakeAChange) {
+    const TempFolder folder;
+    int tried = 0;
+    for (const auto& version :
+         std::filesystem::directory_iterator(std::string(YF_TEST_DATA) + "/jobs")) {
+        for (const auto& file : std::filesystem::directory_iterator(version.path())) {
+            const std::string name = version.path().filename().string();
+            const std::string path = folder.path(name + file.path().filename().string());
+            std::filesystem::copy_file(file.path(), path);
+            const std::string odd = "[\"Take %1\",\"away\"]";
+            run(path, "UPDATE step SET name = '" + odd + "' WHERE id = (SELECT max(id) FROM step)");
+            if (name != "v1") { // knows no log
+                run(path,
+                    "INSERT INTO log(at, kind, entry) VALUES('t', 'snapshot', '" + odd + "')");
+                run(path, "INSERT INTO log(at, kind, entry) VALUES('t', 'note', '" + odd + "')");
+            }
+            job::Record record = mustOpen(path).load().value();
+            EXPECT_EQ(record.history.steps().back().name.form(), odd) << name;
+            {
+                Store store = mustOpen(path);
+                const auto titled = edit::apply(record, edit::changeTitle("Later"), "t");
+                ASSERT_TRUE(titled.ok()) << name;
+                const auto written = store.write(*titled);
+                ASSERT_TRUE(written.ok()) << name << ": " << text::sentence(written.error());
+                const auto note = store.write(*job::addNote(record, odd, "t"));
+                ASSERT_TRUE(note.ok()) << name << ": " << text::sentence(note.error());
+            }
+            const auto back = mustOpen(path).load();
+            ASSERT_TRUE(back.ok()) << name;
+            EXPECT_EQ(back->job(), record.job()) << name;
+            EXPECT_EQ(back->history.steps(), record.history.steps()) << name;
+            EXPECT_EQ(back->snapshots, record.snapshots) << name;
+            EXPECT_EQ(back->log, record.log) << name;
+            ++tried;
+        }
+    }
+    EXPECT_GE(tried, 8);
 }
 
 // The first version knew no snapshots, log, nominal impedances or twins: they are absent, and the
