@@ -78,11 +78,11 @@ void DecayPage::again() {
     }
     drawn_ = wanted;
     signal::Impulse impulse = *made->impulse;
-    double length = std::min(0.05, impulse.duration() - impulse.timeZero - made->arrival);
+    double length = std::min(0.05, made->reading.rest);
     if (gated) {
-        length = std::min(length, made->gate.right);
+        length = std::min(length, made->reading.gate.right);
         const auto end = static_cast<std::size_t>(
-            (impulse.timeZero + made->arrival + made->gate.right) * impulse.rate);
+            (impulse.timeZero + made->reading.arrival + made->reading.gate.right) * impulse.rate);
         std::fill(impulse.samples.begin() +
                       static_cast<std::ptrdiff_t>(std::min(end, impulse.samples.size())),
                   impulse.samples.end(),

@@ -38,7 +38,7 @@ void GateView::display(std::shared_ptr<const take::MadeTake> made,
     made_ = std::move(made);
     proposed_ = proposed;
     if (made_ && held_ == Handle::none) {
-        gate_ = made_->gate;
+        gate_ = made_->reading.gate;
     }
     if (other) {
         computeShape();
@@ -75,7 +75,7 @@ void GateView::computeShape() {
             v = std::max(2.0 * (20.0 * std::log10(std::max(v, 1e-6)) / range) + 1.0, -1.0);
         }
     }
-    to_ = std::clamp(2.5 * made_->gate.right, 8e-3, impulse.duration() - impulse.timeZero);
+    to_ = std::clamp(2.5 * made_->reading.gate.right, 8e-3, impulse.duration() - impulse.timeZero);
     from_ = -0.1 * to_;
 }
 
@@ -140,7 +140,7 @@ void GateView::paintEvent(QPaintEvent* /*event*/) {
     bool begun = false;
     for (std::size_t n = 0; n < shape_.size(); ++n) {
         const double time =
-            static_cast<double>(n) / impulse.rate - impulse.timeZero - made_->arrival;
+            static_cast<double>(n) / impulse.rate - impulse.timeZero - made_->reading.arrival;
         if (time < from_ || time > to_) {
             continue;
         }
@@ -150,15 +150,15 @@ void GateView::paintEvent(QPaintEvent* /*event*/) {
     }
     painter.setPen(QPen(t.ink, 1.0));
     painter.drawPath(path);
-    if (made_->reflection && made_->reflection->after < to_) {
-        const double x = placeOf(made_->reflection->after);
+    if (made_->reading.reflection && made_->reading.reflection->after < to_) {
+        const double x = placeOf(made_->reading.reflection->after);
         painter.setPen(QPen(t.mind, 1.6, Qt::DashLine));
         painter.drawLine(QPointF(x, r.top()), QPointF(x, r.bottom()));
         painter.setPen(t.mind);
         painter.drawText(QPointF(x + 4, r.top() + 14),
                          tr("first reflection %1, %2 dB")
-                             .arg(seconds(made_->reflection->after),
-                                  figures(text::printFixed(made_->reflection->level, 0))));
+                             .arg(seconds(made_->reading.reflection->after),
+                                  figures(text::printFixed(made_->reading.reflection->level, 0))));
     }
     for (const auto& [x, held] :
          {std::pair(left, held_ == Handle::left), std::pair(right, held_ == Handle::right)}) {
@@ -180,7 +180,7 @@ void GateView::move(Handle handle, double t) {
         return;
     }
     constexpr double shortest = 4e-4;
-    const double rest = made_->impulse->duration() - made_->impulse->timeZero - made_->arrival;
+    const double rest = made_->reading.rest;
     if (handle == Handle::right) {
         gate_.right = std::clamp(t, shortest, std::max(rest, shortest));
     } else {

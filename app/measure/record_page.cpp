@@ -824,10 +824,10 @@ void RecordPage::showVerdict() {
         said << (measure::spoils(fault) ? QStringLiteral("■ ") : QStringLiteral("▲ ")) +
                     spoken(measure::sentenceOf(fault, v));
     }
-    if (made_->reflection && made_->take.kind == job::TakeKind::response) {
+    if (made_->reading.reflection && made_->take.kind == job::TakeKind::response) {
         said << tr("First reflection %1 after the sound; the gate ends before it, valid from %2.")
-                    .arg(figures(text::printEngineering(made_->reflection->after, "s")),
-                         figures(text::printEngineering(made_->gate.lowestValid(), "Hz")));
+                    .arg(figures(text::printEngineering(made_->reading.reflection->after, "s")),
+                         figures(text::printEngineering(made_->reading.gate.lowestValid(), "Hz")));
     }
     verdict_->setText(said.join(u'\n'));
     tint(verdict_, v.usable() ? theme().ink : theme().stop);

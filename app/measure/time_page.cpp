@@ -61,7 +61,7 @@ TimePage::TimePage(TakeWorks* works, QWidget* parent) : QWidget(parent), works_(
     });
     connect(proposed_, &QPushButton::clicked, this, [this] {
         if (take_ != nullptr && made_ && made_->impulse) {
-            works_->gate(*take_, signal::proposedGate(*made_->impulse, made_->arrival));
+            works_->gate(*take_, made_->reading.proposed);
         }
     });
 }
@@ -86,13 +86,13 @@ void TimePage::again() {
     }
     std::optional<signal::Gate> proposed;
     if (made_ && made_->impulse) {
-        proposed = signal::proposedGate(*made_->impulse, made_->arrival);
+        proposed = made_->reading.proposed;
     }
-    proposed_->setEnabled(proposed && std::abs(proposed->right - made_->gate.right) > 1e-5);
+    proposed_->setEnabled(proposed && std::abs(proposed->right - made_->reading.gate.right) > 1e-5);
     view_->display(made_, proposed);
-    if (made_ && made_->delay) {
-        const signal::DelayFit& fit = *made_->delay;
-        const signal::Polarity polarity = signal::polarityOf(fit);
+    if (made_ && made_->reading.delay) {
+        const signal::DelayFit& fit = *made_->reading.delay;
+        const signal::Polarity polarity = made_->polarity;
         told_->setText(tr("Arrival %1 ± %2; polarity %3.")
                            .arg(figures(text::printEngineering(fit.delay, "s", 4)),
                                 figures(text::printEngineering(fit.u, "s", 2)),
@@ -105,7 +105,7 @@ void TimePage::again() {
                                                                       : QString());
     }
     if (made_) {
-        showCurve(made_->gate);
+        showCurve(made_->reading.gate);
     } else {
         Picture picture{.empty = tr("no samples")};
         curve_->display(picture);
@@ -114,25 +114,16 @@ void TimePage::again() {
 }
 
 void TimePage::showCurve(const signal::Gate& gate) {
-    if (!made_ || !made_->impulse || take_ == nullptr) {
+    if (!made_ || take_ == nullptr) {
         return;
     }
-    const auto& axis = take_->curve->frequencies();
-    const curve::Range range{axis.front(), axis.back()};
-    const curve::Axis moving = curve::within(
-        curve::designAxis(), std::max(range.from, gate.lowestValid() / 2.0), range.to);
-    if (moving.size() < 2) {
+    const auto curve = take::throughGate(*made_, gate);
+    if (!curve) {
         return;
     }
-    const curve::Range valid{std::clamp(gate.lowestValid(), moving.front(), moving.back()),
-                             std::clamp(take_->curve->trusted().to, moving.front(), moving.back())};
-    const curve::Curve curve(moving,
-                             signal::gatedResponse(*made_->impulse, made_->arrival, gate, moving),
-                             curve::Phase::own,
-                             valid);
     Picture picture{.foot = tr("gate %1").arg(figures(text::printEngineering(gate.right, "s")))};
     picture.traces = {
-        traceOf({QStringLiteral("gated"), tr("level")}, strokeOf(band_), curve, Shown::level)};
+        traceOf({QStringLiteral("gated"), tr("level")}, strokeOf(band_), *curve, Shown::level)};
     curve_->display(picture);
 }
 

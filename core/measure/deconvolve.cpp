@@ -4,14 +4,11 @@
 #include "core/curve/smooth.h"
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
-#include "core/signal/spectrum.h"
 #include "core/signal/wav.h"
 #include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
-#include <cmath>
-#include <numbers>
 
 namespace yf::measure {
 
@@ -67,31 +64,6 @@ Result<signal::Recording> recordingOf(const DeconvolveRequest& request,
     return recording;
 }
 
-/// Arrival of the timing burst, s after its own nominal start: as late as the sweep would be
-/// from the loudspeaker that played the burst.
-double burstZero(const signal::Recording& recording, const signal::Sweep& sweep) {
-    const std::vector<double> mark = signal::burst(sweep.rate, 1.0);
-    const std::size_t from = sweep.before;
-    const std::size_t count = std::min(sweep.lead, recording.measured.size() - from);
-    const std::span<const double> part(recording.measured.data() + from, count);
-    const std::size_t length = signal::goodLength(count + mark.size());
-    const auto heard = signal::transform(part, length);
-    auto matched = signal::transform(mark, length);
-    for (std::size_t k = 0; k < matched.size(); ++k) {
-        matched[k] = heard[k] * std::conj(matched[k]);
-    }
-    const auto size = signal::envelope(signal::transformBack(matched, length));
-    const auto top = static_cast<std::size_t>(
-        std::max_element(size.begin(), size.begin() + static_cast<std::ptrdiff_t>(count)) -
-        size.begin());
-    double place = static_cast<double>(top);
-    if (top > 0 && top + 1 < size.size()) {
-        const double bend = size[top - 1] - 2.0 * size[top] + size[top + 1];
-        place += bend < 0.0 ? 0.5 * (size[top - 1] - size[top + 1]) / bend : 0.0;
-    }
-    return place / sweep.rate;
-}
-
 } // namespace
 
 std::optional<Error> check(const DeconvolveRequest& r) {
@@ -121,41 +93,6 @@ std::optional<Error> check(const DeconvolveRequest& r) {
         }
     }
     return std::nullopt;
-}
-
-std::optional<curve::Range>
-trustedBand(const Examined& e, const signal::Sweep& sweep, double lowestValid) {
-    constexpr double leastRatio = 15.0; // dB: an error bar of 1.4 dB
-    const curve::Axis bands =
-        curve::within(curve::designAxis(), std::max(sweep.fullFrom(), lowestValid), sweep.fullTo());
-    if (bands.empty()) {
-        return std::nullopt;
-    }
-    std::vector<bool> good;
-    std::vector<double> levels;
-    for (const double f : bands) {
-        const auto ratio = e.signalToNoise(f);
-        good.push_back(!ratio || *ratio >= leastRatio);
-        levels.push_back(e.level(f));
-    }
-    std::optional<std::size_t> top;
-    for (std::size_t i = 0; i < bands.size(); ++i) {
-        if (good[i] && (!top || levels[i] > levels[*top])) {
-            top = i;
-        }
-    }
-    if (!top) {
-        return std::nullopt;
-    }
-    std::size_t first = *top;
-    std::size_t last = *top;
-    while (first > 0 && good[first - 1]) {
-        --first;
-    }
-    while (last + 1 < bands.size() && good[last + 1]) {
-        ++last;
-    }
-    return curve::Range{bands[first], bands[last]};
 }
 
 namespace {
@@ -191,7 +128,7 @@ void putResponse(const DeconvolveRequest& request,
                  const Examined& e,
                  const signal::Sweep& sweep,
                  const signal::Gate& window,
-                 const std::optional<MicrophoneTable>& microphone,
+                 const Corrections& corrections,
                  Deconvolved& d) {
     const auto band = trustedBand(e, sweep, window.lowestValid());
     if (band) {
@@ -201,40 +138,33 @@ void putResponse(const DeconvolveRequest& request,
     d.frequencies = axisOr(request.frequencies,
                            band ? band->from : sweep.fullFrom(),
                            band ? band->to : sweep.fullTo());
-    const auto response = signal::gatedResponse(d.impulse, 0.0, window, d.frequencies);
+    auto response = signal::gatedResponse(d.impulse, 0.0, window, d.frequencies);
+    corrections.apply(d.frequencies, response);
     const double factor =
         request.fullScalePressure
-            ? FullScale{*request.fullScalePressure, *request.fullScaleVoltage}.factor(
-                  request.drive) /
+            ? unitFactor(request.fullScalePressure, request.fullScaleVoltage, request.drive) /
                   quantity::referencePressure
             : 1.0;
-    double before = 0.0;
-    for (std::size_t i = 0; i < d.frequencies.size(); ++i) {
-        Complex value = response[i] * factor;
-        if (microphone) {
-            value /= microphone->at(d.frequencies[i]);
-        }
-        constexpr double least = 1e-15;
-        d.levels.push_back(quantity::decibels(std::max(std::abs(value), least)));
-        const double own = std::arg(value);
-        before += std::remainder(own - before, 2.0 * std::numbers::pi);
-        d.phases.push_back(before);
-        d.signalToNoise.push_back(e.signalToNoise(d.frequencies[i]));
+    for (Complex& value : response) {
+        value *= factor;
+    }
+    auto told = levelsAndPhases(response);
+    d.levels = std::move(told.levels);
+    d.phases = std::move(told.phases);
+    for (const double f : d.frequencies) {
+        d.signalToNoise.push_back(e.signalToNoise(f));
     }
 }
 
 void putArrival(const DeconvolveRequest& request, const Verdict& v, Deconvolved& d) {
-    constexpr double direct = 0.02; // s: the arrival lies in the first of it
-    const auto fit = v.has(Fault::noSignal) ? std::nullopt : signal::delayOf(d.impulse, direct);
+    const auto fit =
+        v.has(Fault::noSignal) ? std::nullopt : signal::delayOf(d.impulse, signal::directSound);
     if (!fit) {
         return;
     }
     d.delay = fit->delay;
     d.distance = fit->delay * quantity::soundSpeedAt(request.temperature);
-    // An inverted reference leaves the levels right and turns the sign over.
-    d.polarity = v.has(Fault::referenceInverted)
-                     ? "uncertain"
-                     : std::string(signal::polarityName(signal::polarityOf(*fit)));
+    d.polarity = std::string(signal::polarityName(polarityOf(v, fit)));
 }
 
 void putDistortion(const DeconvolveRequest& request,
@@ -244,9 +174,7 @@ void putDistortion(const DeconvolveRequest& request,
     if (request.distortionFrequencies.empty()) {
         return;
     }
-    const double latency = e.latency + (e.referenced ? d.delay.value_or(0.0) : 0.0);
-    const auto found =
-        signal::distortion(e.measured, e.spectra, sweep, latency, request.distortionFrequencies);
+    const auto found = distortionOf(e, sweep, d.delay.value_or(0.0), request.distortionFrequencies);
     d.distortion = found.orders;
     for (auto& order : d.distortion) {
         for (auto& value : order) {
@@ -264,24 +192,16 @@ void putDistortion(const DeconvolveRequest& request,
 Result<Deconvolved> deconvolve(const DeconvolveRequest& request) {
     YF_TRY(sweep, signal::makeSweep(request.sweep.plan));
     YF_TRY(recording, recordingOf(request, sweep));
-    std::optional<MicrophoneTable> microphone;
-    if (request.calibrationText) {
-        YF_TRY(table, readMicrophone(*request.calibrationText, "calibration_file"));
-        microphone = std::move(table);
-    }
+    YF_TRY(corrections,
+           readCorrections({.microphone = request.calibrationText.value_or(""),
+                            .microphoneKey = "calibration_file"}));
     const Examined e = examine(recording, sweep);
     Deconvolved d = judged(request, e);
     const double silence = static_cast<double>(sweep.after) / sweep.rate;
     const double right = request.right.value_or(std::max(0.5 * silence, 0.01));
-    const double shift = sweep.lead > 0 && !e.referenced ? burstZero(recording, sweep) : 0.0;
-    d.impulse = signal::impulseOf(e.response,
-                                  e.spectra.length,
-                                  sweep.rate,
-                                  std::max(request.left - shift, 0.02),
-                                  std::max(right, silence) + shift);
-    d.impulse.timeZero += shift;
+    d.impulse = impulseOf(e, recording, sweep, request.left, std::max(right, silence));
     const signal::Gate window{.left = request.left, .right = right, .taper = windowTaper};
-    putResponse(request, e, sweep, window, microphone, d);
+    putResponse(request, e, sweep, window, corrections, d);
     putArrival(request, e.verdict, d);
     putDistortion(request, e, sweep, d);
     return d;

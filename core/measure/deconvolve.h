@@ -3,7 +3,7 @@
 
 #include "core/measure/calibration.h"
 #include "core/measure/inputs.h"
-#include "core/measure/judge.h"
+#include "core/measure/response.h"
 #include "core/quantity/level.h"
 
 #include <optional>
@@ -146,9 +146,5 @@ struct Deconvolved {
 /// Errors: another rate; shorter than the last sweep's end; a channel missing or used twice; half a
 /// calibration.
 [[nodiscard]] Result<Deconvolved> deconvolve(const DeconvolveRequest& request);
-
-/// The one stretch about the device's maximum in which a response may be believed.
-[[nodiscard]] std::optional<curve::Range>
-trustedBand(const Examined& examined, const signal::Sweep& sweep, double lowestValid);
 
 } // namespace yf::measure

@@ -1,13 +1,12 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/measure/gate.h"
 
+#include "core/measure/response.h"
 #include "core/quantity/air.h"
 #include "core/text/given.h"
 #include "core/text/number.h"
 
 #include <algorithm>
-#include <cmath>
-#include <numbers>
 
 namespace yf::measure {
 
@@ -47,42 +46,36 @@ Result<Gated> gate(const GateRequest& request) {
         return gated;
     }
     YF_TRY(impulse, impulseOf(request.impulse));
-    const double arrival = signal::arrival(impulse);
-    const double rest = impulse.duration() - impulse.timeZero - arrival;
-    if (request.right && *request.right > rest) {
+    const ImpulseReading read = readImpulse(
+        impulse, {.left = request.left, .right = request.right, .taper = request.taper});
+    if (request.right && *request.right > read.rest) {
         return Error{"right_s",
                      text::given(printNumber(*request.right)),
                      say(YF_WORDS("core", "the data end %1 s after the arrival"),
-                         text::printSignificant(rest, 4))};
+                         text::printSignificant(read.rest, 4))};
     }
-    const auto reflection = signal::firstReflection(impulse, arrival);
-    signal::Gate window = signal::proposedGate(impulse, arrival);
-    window.left = request.left;
-    window.taper = request.taper;
-    window.right = request.right.value_or(window.right);
-    gated.arrival = arrival;
-    gated.reflectionFound = reflection.has_value();
-    if (reflection) {
-        gated.reflection = reflection->after;
-        gated.reflectionLevel = reflection->level;
+    const signal::Gate& window = read.gate;
+    gated.arrival = read.arrival;
+    gated.reflectionFound = read.reflection.has_value();
+    if (read.reflection) {
+        gated.reflection = read.reflection->after;
+        gated.reflectionLevel = read.reflection->level;
     }
     gated.left = window.left;
     gated.right = window.right;
     gated.lowestValid = window.lowestValid();
     const double most = 0.5 * impulse.rate;
-    gated.frequencies = axisOr(request.frequencies, window.lowestValid() / 2.0, 0.9 * most);
+    gated.frequencies = request.frequencies.empty() ? gatedAxis(window, impulse.rate, {0.0, most})
+                                                    : request.frequencies;
     if (!gated.frequencies.empty() && gated.frequencies.back() >= most) {
         return Error{"frequencies_hz",
                      text::given(printNumber(gated.frequencies.back())),
                      say(YF_WORDS("core", "must be below %1 (half the rate)"), printNumber(most))};
     }
-    double before = 0.0;
-    for (const auto& v : signal::gatedResponse(impulse, arrival, window, gated.frequencies)) {
-        constexpr double least = 1e-15;
-        gated.levels.push_back(20.0 * std::log10(std::max(std::abs(v), least)));
-        before += std::remainder(std::arg(v) - before, 2.0 * std::numbers::pi);
-        gated.phases.push_back(before);
-    }
+    auto told =
+        levelsAndPhases(signal::gatedResponse(impulse, read.arrival, window, gated.frequencies));
+    gated.levels = std::move(told.levels);
+    gated.phases = std::move(told.phases);
     for (const double f : gated.frequencies) {
         gated.trusted.push_back(f >= window.lowestValid());
     }

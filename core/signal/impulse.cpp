@@ -86,8 +86,7 @@ std::optional<DelayFit> delayOf(const Impulse& impulse, double right) {
 }
 
 double arrival(const Impulse& impulse) {
-    constexpr double right = 12e-3; // reflections stay outside as far as that goes
-    const auto fit = delayOf(impulse, right);
+    const auto fit = delayOf(impulse, directSound);
     return fit ? fit->delay : timeOf(impulse, highestPeak(impulse.samples));
 }
 
@@ -158,16 +157,20 @@ std::optional<Reflection> firstReflection(const Impulse& impulse, double arrival
     return std::nullopt;
 }
 
-Gate proposedGate(const Impulse& impulse, double arrivalTime) {
+Gate gateBefore(const std::optional<Reflection>& reflection, double rest) {
     constexpr double most = 0.5; // s
-    const double rest = impulse.duration() - impulse.timeZero - arrivalTime;
     Gate gate{.right = std::min(rest, most)};
-    if (const auto reflection = firstReflection(impulse, arrivalTime)) {
+    if (reflection) {
         // The reflection's own rise begins before its peak.
         constexpr double before = 1e-4;
         gate.right = std::min(gate.right, reflection->after - before);
     }
     return gate;
+}
+
+Gate proposedGate(const Impulse& impulse, double arrivalTime) {
+    return gateBefore(firstReflection(impulse, arrivalTime),
+                      impulse.duration() - impulse.timeZero - arrivalTime);
 }
 
 } // namespace yf::signal

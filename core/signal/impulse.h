@@ -30,6 +30,10 @@ struct Impulse {
 /// (half of it falling). Nothing where that holds too little.
 [[nodiscard]] std::optional<DelayFit> delayOf(const Impulse& impulse, double right);
 
+/// How much after the highest peak a driver's delay is read from: reflections stay outside as far
+/// as that goes.
+inline constexpr double directSound = 12e-3; // s
+
 /// Second witnesses, s after time zero: the highest sample, and where the envelope first reaches a
 /// fifth of its maximum. Wrong by up to 5 ms and 0.4 ms for low-passed drivers.
 [[nodiscard]] double peakTime(const Impulse& impulse);
@@ -66,6 +70,9 @@ struct Reflection {
 /// A gate up to just before the first reflection; the whole of the data, at most 0.5 s, where none
 /// was found.
 [[nodiscard]] Gate proposedGate(const Impulse& impulse, double arrival);
+
+/// The same where the reflection is known, with `rest` s of data after the arrival.
+[[nodiscard]] Gate gateBefore(const std::optional<Reflection>& reflection, double rest);
 
 /// Response of the gated part at any frequencies up to half the sample rate: exact sums, no nearest
 /// bins. Phases are re time zero.

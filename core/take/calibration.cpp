@@ -2,7 +2,7 @@
 #include "core/take/calibration.h"
 
 #include "core/measure/calibration.h"
-#include "core/measure/judge.h"
+#include "core/measure/response.h"
 #include "core/quantity/level.h"
 #include "core/signal/impulse.h"
 #include "core/text/fields.h"
@@ -34,8 +34,8 @@ driver::Ratios loopOf(const signal::Recording& recording, const signal::Sweep& s
     const measure::Examined examined = measure::examine(recording, sweep);
     constexpr double before = 0.1;
     const double right = 0.9 * static_cast<double>(sweep.after) / sweep.rate;
-    const signal::Impulse impulse = signal::impulseOf(
-        examined.response, examined.spectra.length, sweep.rate, before, right + before);
+    const signal::Impulse impulse =
+        measure::impulseOf(examined, recording, sweep, before, right + before);
     const double arrival = signal::arrival(impulse);
     driver::Ratios loop{
         .frequencies = curve::within(driver::standardAxis(), sweep.fullFrom(), sweep.fullTo())};

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/take/import.h"
 
+#include "core/measure/response.h"
 #include "core/signal/wav.h"
 #include "core/text/fields.h"
 
@@ -121,17 +122,16 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
     for (double& sample : found.impulse.samples) {
         sample *= scale;
     }
-    found.arrival = signal::arrival(found.impulse);
-    found.reflection = signal::firstReflection(found.impulse, found.arrival);
-    found.gate = signal::proposedGate(found.impulse, found.arrival);
-    if (order.sound.right) {
-        found.gate.right = std::min(
-            *order.sound.right, found.impulse.duration() - found.impulse.timeZero - found.arrival);
-    }
+    const measure::ImpulseReading read =
+        measure::readImpulse(found.impulse, {.right = order.sound.right});
+    found.arrival = read.arrival;
+    found.reflection = read.reflection;
+    found.gate = read.gate;
     const double valid = found.gate.lowestValid();
-    const double highest = std::min(curve::designAxis().back(), 0.45 * sound.rate);
-    const curve::Axis axis = curve::within(curve::designAxis(), valid / 2.0, highest);
-    if (!(found.gate.right > 0.0) || axis.size() < 3) {
+    const curve::Axis& design = curve::designAxis();
+    const curve::Axis axis =
+        measure::gatedAxis(found.gate, sound.rate, {design.front(), design.back()});
+    if (!(read.rest > 0.0) || axis.size() < 3) {
         return Error{order.file.name,
                      YF_WORDS("core", "the gate leaves no frequency to look at"),
                      YF_WORDS("core", "the response must be longer after its arrival")};
@@ -143,7 +143,7 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
         axis,
         signal::gatedResponse(found.impulse, found.arrival, found.gate, axis),
         order.commonTime ? curve::Phase::common : curve::Phase::own,
-        curve::Range{valid, highest});
+        curve::Range{std::min(valid, axis.back()), axis.back()});
     imported.take.understood =
         say(YF_WORDS("core", "%1, %2: impulse response, arrival %3, gate %4, valid from %5."),
             sound.format,

@@ -4,7 +4,6 @@
 #include "core/base/digest.h"
 #include "core/driver/jig_standards.h"
 #include "core/job/fresh_id.h"
-#include "core/measure/deconvolve.h"
 #include "core/quantity/level.h"
 #include "core/text/number.h"
 
@@ -61,77 +60,57 @@ struct Responded {
 
 Result<MadeTake> responseOf(const Responded& r, std::optional<signal::Gate> asked) {
     const job::Recorded& recorded = r.order.recorded;
-    const bool absolute = recorded.fullScalePressure && recorded.fullScaleVoltage;
-    const double factor =
-        absolute
-            ? measure::FullScale{*recorded.fullScalePressure, *recorded.fullScaleVoltage}.factor(
-                  r.order.drive)
-            : 1.0;
     const double silence = static_cast<double>(r.sweep.after) / r.sweep.rate;
     MadeTake made;
     constexpr double before = 0.02;
-    made.impulse = signal::impulseOf(r.examined.response,
-                                     r.examined.spectra.length,
-                                     r.sweep.rate,
-                                     before,
-                                     std::max(0.05, 0.9 * silence));
+    made.impulse = measure::impulseOf(
+        r.examined, r.order.recording, r.sweep, before, std::max(0.05, 0.9 * silence));
+    const double unit =
+        measure::unitFactor(recorded.fullScalePressure, recorded.fullScaleVoltage, r.order.drive);
     for (double& v : made.impulse->samples) {
-        v *= factor;
+        v *= unit;
     }
-    made.arrival = signal::arrival(*made.impulse);
-    made.delay = signal::delayOf(*made.impulse, 0.012);
-    made.reflection = signal::firstReflection(*made.impulse, made.arrival);
-    const double rest = made.impulse->duration() - made.impulse->timeZero - made.arrival;
+    measure::GateWish wish{.left = recorded.gateLeft,
+                           .right = recorded.gateRight,
+                           .echoes = recorded.place == job::MicPlace::farField
+                                         ? measure::Echoes::endGate
+                                         : measure::Echoes::kept};
     if (asked) {
-        made.gate = *asked;
-    } else {
-        made.gate = recorded.place == job::MicPlace::farField
-                        ? signal::proposedGate(*made.impulse, made.arrival)
-                        : signal::Gate{.right = std::min(rest, 0.5)};
-        made.gate.left = recorded.gateLeft;
-        made.gate.right = recorded.gateRight.value_or(made.gate.right);
+        wish.left = asked->left;
+        wish.right = asked->right;
+        wish.taper = asked->taper;
     }
-    made.gate.right = std::clamp(made.gate.right, 3e-4, std::max(rest, 3e-4));
-    const double lowest = std::max(r.sweep.start, made.gate.lowestValid() / 2.0);
-    const curve::Axis axis =
-        curve::within(curve::designAxis(), lowest, std::min(r.sweep.end, 0.45 * r.sweep.rate));
+    made.reading = measure::readImpulse(*made.impulse, wish);
+    made.polarity = measure::polarityOf(r.examined.verdict, made.reading.delay);
+    const signal::Gate& gate = made.reading.gate;
+    const double arrival = made.reading.arrival;
+    const curve::Axis axis = measure::gatedAxis(gate, r.sweep.rate, {r.sweep.start, r.sweep.end});
     constexpr std::size_t least = 8;
     if (axis.size() < least) {
         return Error{"gate_right_s",
-                     text::printEngineering(made.gate.right, "s"),
+                     text::printEngineering(gate.right, "s"),
                      YF_WORDS("core", "the gate leaves no frequency to look at: make it longer")};
     }
-    auto values = signal::gatedResponse(*made.impulse, made.arrival, made.gate, axis);
-    if (!recorded.microphoneTable.empty()) {
-        YF_TRY(table, measure::readMicrophone(recorded.microphoneTable, "microphone_table"));
-        for (std::size_t i = 0; i < axis.size(); ++i) {
-            values[i] /= table.at(axis[i]);
-        }
-    }
-    if (!recorded.cardTable.empty()) {
-        YF_TRY(table, measure::readMicrophone(recorded.cardTable, "card_table"));
-        for (std::size_t i = 0; i < axis.size(); ++i) {
-            values[i] /= table.at(axis[i]);
-        }
-    }
-    const bool referenced =
-        r.examined.referenced && !r.examined.verdict.has(measure::Fault::referenceMissing);
-    made.take.curve =
-        std::make_shared<const curve::Curve>(axis,
-                                             std::move(values),
-                                             referenced ? curve::Phase::common : curve::Phase::own,
-                                             believed(r.examined, r.sweep, made.gate, axis));
-    made.take.gate = made.gate.right;
+    YF_TRY(corrections,
+           measure::readCorrections(
+               {.microphone = recorded.microphoneTable, .card = recorded.cardTable}));
+    made.corrections = std::move(corrections);
+    auto values = signal::gatedResponse(*made.impulse, arrival, gate, axis);
+    made.corrections.apply(axis, values);
+    made.take.curve = std::make_shared<const curve::Curve>(
+        axis,
+        std::move(values),
+        measure::referenceSetsTime(r.examined) ? curve::Phase::common : curve::Phase::own,
+        believed(r.examined, r.sweep, gate, axis));
+    made.take.gate = gate.right;
     made.take.understood = say(YF_WORDS("core", "Arrival %1, gate %2, valid from %3."),
-                               text::printEngineering(made.arrival, "s", 4),
-                               text::printEngineering(made.gate.right, "s"),
-                               text::printEngineering(made.gate.lowestValid(), "Hz"));
-    const double latency = r.examined.latency + (referenced ? made.arrival : 0.0);
-    made.distortion = signal::distortion(
-        r.examined.measured,
-        r.examined.spectra,
+                               text::printEngineering(arrival, "s", 4),
+                               text::printEngineering(gate.right, "s"),
+                               text::printEngineering(gate.lowestValid(), "Hz"));
+    made.distortion = measure::distortionOf(
+        r.examined,
         r.sweep,
-        latency,
+        arrival,
         curve::within(curve::designAxis(), r.sweep.fullFrom(), r.sweep.fullTo()));
     return made;
 }
@@ -154,11 +133,9 @@ Result<MadeTake> impedanceTake(const Responded& r) {
     if (!recorded.jigTable.empty()) {
         YF_TRY(read, driver::readStandards(recorded.jigTable));
         standards = driver::onAxis(read, axis);
-    } else if (!recorded.cardTable.empty()) {
-        YF_TRY(table, measure::readMicrophone(recorded.cardTable, "card_table"));
-        for (std::size_t i = 0; i < axis.size(); ++i) {
-            ratios.ratio[i] /= table.at(axis[i]);
-        }
+    } else {
+        YF_TRY(corrections, measure::readCorrections({.card = recorded.cardTable}));
+        corrections.apply(axis, ratios.ratio);
     }
     YF_TRY(jig, driver::impedanceOf(ratios, jigOf(recorded), standards));
     MadeTake made;
@@ -262,11 +239,29 @@ Result<MadeTake> remakeTake(const job::Take& take, std::optional<signal::Gate> g
         again.smoothing = take.smoothing;
         if (gate) {
             again.recorded.gateLeft = gate->left;
-            again.recorded.gateRight = result->gate.right;
+            again.recorded.gateRight = result->reading.gate.right;
         }
         again.curveKey = job::curveKey(*again.curve);
     }
     return result;
+}
+
+std::optional<curve::Curve> throughGate(const MadeTake& made, const signal::Gate& gate) {
+    if (!made.impulse) {
+        return std::nullopt;
+    }
+    const curve::Range extent = made.take.curve->extent();
+    const curve::Axis axis = measure::gatedAxis(gate, made.impulse->rate, extent);
+    if (axis.size() < 2) {
+        return std::nullopt;
+    }
+    auto values = signal::gatedResponse(*made.impulse, made.reading.arrival, gate, axis);
+    made.corrections.apply(axis, values);
+    return curve::Curve(axis,
+                        std::move(values),
+                        made.take.curve->phase(),
+                        {std::clamp(gate.lowestValid(), axis.front(), axis.back()),
+                         std::clamp(made.take.curve->trusted().to, axis.front(), axis.back())});
 }
 
 Result<driver::FitResult> parametersOf(const job::Take& take) {

@@ -3,7 +3,7 @@
 
 #include "core/driver/parameters.h"
 #include "core/edit/parts.h"
-#include "core/measure/judge.h"
+#include "core/measure/response.h"
 
 namespace yf::take {
 
@@ -23,10 +23,9 @@ struct MadeTake {
     job::Take take; ///< without id
     measure::Verdict verdict;
     std::optional<signal::Impulse> impulse; ///< Pa (or recorded units) for the drive, of a response
-    double arrival{};
-    signal::Gate gate;
-    std::optional<signal::Reflection> reflection;
-    std::optional<signal::DelayFit> delay;
+    measure::ImpulseReading reading;        ///< of a response
+    measure::Corrections corrections;       ///< taken off the curve, not off the impulse
+    signal::Polarity polarity{signal::Polarity::uncertain};
     std::optional<signal::Distortion> distortion;
     std::optional<double> medianSignalToNoise;
     std::optional<driver::JigTake> jig; ///< of an impedance
@@ -40,6 +39,11 @@ struct MadeTake {
 /// The same again from a take's kept samples, with its own gate or another one.
 [[nodiscard]] Result<MadeTake> remakeTake(const job::Take& take,
                                           std::optional<signal::Gate> gate = {});
+
+/// The response through another gate, for a hand that drags it: nothing is judged anew, so it is
+/// believed no further than the take's curve. Nothing where the gate leaves fewer than two points.
+[[nodiscard]] std::optional<curve::Curve> throughGate(const MadeTake& made,
+                                                      const signal::Gate& gate);
 
 /// Parameters from an impedance take that was recorded here or imported.
 [[nodiscard]] Result<driver::FitResult> parametersOf(const job::Take& take);

@@ -49,6 +49,66 @@ measure::CurveKeys keysOf(const job::Take& take, curve::Range within) {
     return keys;
 }
 
+Done addPort(const job::Job& job, const MergeOrder& order, measure::MergeRequest& request) {
+    YF_TRY(port, takeAt(job, order.port, job::MicPlace::nearPort, "port"));
+    if (!order.portDiameter) {
+        return Error{YF_WORDS("core", "port diameter"),
+                     "missing",
+                     YF_WORDS("core", "the port's size must be known")};
+    }
+    request.port = keysOf(*port, port->curve->trusted());
+    request.portArea = 0.25 * std::numbers::pi * *order.portDiameter * *order.portDiameter;
+    request.portCount = order.ports;
+    // In the mouth: what a microphone there reads is the pressure at the mouth.
+    request.portNearDistance = port->distance;
+    return done();
+}
+
+/// The front that the driver sits in spreads the near field's sound.
+Done addFront(const job::Job& job, const MergeOrder& order, measure::MergeRequest& request) {
+    for (const job::Cabinet& cabinet : job.cabinets) {
+        const auto mount = std::ranges::find(cabinet.mounts, order.driver, &job::Mount::driver);
+        if (mount != cabinet.mounts.end()) {
+            request.diffraction = measure::Diffraction::baffle;
+            request.baffleWidth = cabinet.width;
+            request.baffleHeight = cabinet.height;
+            request.driverX = std::clamp(0.5 * cabinet.width + mount->x, 0.0, cabinet.width);
+            request.driverY = std::clamp(0.5 * cabinet.height + mount->y, 0.0, cabinet.height);
+        }
+    }
+    if (request.diffraction == measure::Diffraction::none) {
+        return Error{YF_WORDS("core", "baffle"),
+                     YF_WORDS("core", "the driver sits in no front"),
+                     YF_WORDS("core", "place it on the Front first")};
+    }
+    return done();
+}
+
+curve::Curve forDrive(measure::CurveKeys keys, double drive) {
+    for (double& level : keys.levels) {
+        level += 20.0 * std::log10(drive);
+    }
+    return measure::toCurve(keys);
+}
+
+Words toldOf(const measure::Merged& merged, bool withPort) {
+    const std::string splice = text::printEngineering(merged.splice, "Hz");
+    const std::string gain = text::printSignificant(merged.nearGain, 3);
+    const std::string mismatch = text::printSignificant(merged.mismatch, 2);
+    return withPort ? say(YF_WORDS("core",
+                                   "Near field of cone and port joined to the far at %1, by "
+                                   "%2 dB; %3 dB from what area and distance say."),
+                          splice,
+                          gain,
+                          mismatch)
+                    : say(YF_WORDS("core",
+                                   "Near field joined to the far at %1, by %2 dB; %3 dB "
+                                   "from what area and distance say."),
+                          splice,
+                          gain,
+                          mismatch);
+}
+
 } // namespace
 
 Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
@@ -69,80 +129,39 @@ Result<MergedTake> mergeTakes(const job::Job& job, const MergeOrder& order) {
                                   .blend = order.blend,
                                   .match = order.match};
     if (!order.port.empty()) {
-        YF_TRY(port, takeAt(job, order.port, job::MicPlace::nearPort, "port"));
-        if (!order.portDiameter) {
-            return Error{YF_WORDS("core", "port diameter"),
-                         "missing",
-                         YF_WORDS("core", "the port's size must be known")};
+        if (auto added = addPort(job, order, request); !added) {
+            return added.error();
         }
-        request.port = keysOf(*port, port->curve->trusted());
-        request.portArea = 0.25 * std::numbers::pi * *order.portDiameter * *order.portDiameter;
-        request.portCount = order.ports;
-        // In the mouth: what a microphone there reads is the pressure at the mouth.
-        request.portNearDistance = port->distance;
     }
     if (order.baffle) {
-        for (const job::Cabinet& cabinet : job.cabinets) {
-            const auto mount = std::ranges::find(cabinet.mounts, order.driver, &job::Mount::driver);
-            if (mount != cabinet.mounts.end()) {
-                request.diffraction = measure::Diffraction::baffle;
-                request.baffleWidth = cabinet.width;
-                request.baffleHeight = cabinet.height;
-                request.driverX = std::clamp(0.5 * cabinet.width + mount->x, 0.0, cabinet.width);
-                request.driverY = std::clamp(0.5 * cabinet.height + mount->y, 0.0, cabinet.height);
-            }
-        }
-        if (request.diffraction == measure::Diffraction::none) {
-            return Error{YF_WORDS("core", "baffle"),
-                         YF_WORDS("core", "the driver sits in no front"),
-                         YF_WORDS("core", "place it on the Front first")};
+        if (auto added = addFront(job, order, request); !added) {
+            return added.error();
         }
     }
     if (auto error = measure::check(request)) {
         return *error;
     }
     YF_TRY(merged, measure::merge(request));
-    MergedTake made{.merged = merged};
-    for (double& level : merged.curve.levels) {
-        level += 20.0 * std::log10(far->drive);
-    }
-    const curve::Curve joined = measure::toCurve(merged.curve);
+    const curve::Curve joined = forDrive(merged.curve, far->drive);
     const bool common =
         far->curve->phase() == curve::Phase::common && joined.phase() != curve::Phase::none;
-    const curve::Range trusted{joined.extent().from, far->curve->trusted().to};
-    made.take.kind = job::TakeKind::response;
-    made.take.name = YF_WORDS("core", "near and far");
-    made.take.date = far->date;
-    made.take.distance = far->distance;
-    made.take.drive = far->drive;
-    made.take.curve =
-        std::make_shared<const curve::Curve>(joined.frequencies(),
-                                             joined.values(),
-                                             common ? curve::Phase::common : joined.phase(),
-                                             trusted);
-    made.take.recorded.cabinet = far->recorded.cabinet;
-    made.take.recorded.driver = order.driver;
-    made.take.recorded.simulated = far->recorded.simulated || near->recorded.simulated;
-    const std::string splice = text::printEngineering(merged.splice, "Hz");
-    const std::string gain = text::printSignificant(merged.nearGain, 3);
-    const std::string mismatch = text::printSignificant(merged.mismatch, 2);
-    made.take.understood =
-        order.port.empty() ? say(YF_WORDS("core",
-                                          "Near field joined to the far at %1, by %2 dB; %3 dB "
-                                          "from what area and distance say."),
-                                 splice,
-                                 gain,
-                                 mismatch)
-                           : say(YF_WORDS("core",
-                                          "Near field of cone and port joined to the far at %1, by "
-                                          "%2 dB; %3 dB from what area and distance say."),
-                                 splice,
-                                 gain,
-                                 mismatch);
-    for (double& level : merged.near.levels) {
-        level += 20.0 * std::log10(far->drive);
-    }
-    made.near = std::make_shared<const curve::Curve>(measure::toCurve(merged.near));
+    MergedTake made{.merged = merged};
+    job::Take& take = made.take;
+    take.kind = job::TakeKind::response;
+    take.name = YF_WORDS("core", "near and far");
+    take.understood = toldOf(merged, !order.port.empty());
+    take.date = far->date;
+    take.distance = far->distance;
+    take.drive = far->drive;
+    take.curve = std::make_shared<const curve::Curve>(
+        joined.frequencies(),
+        joined.values(),
+        common ? curve::Phase::common : joined.phase(),
+        curve::Range{joined.extent().from, far->curve->trusted().to});
+    take.recorded.cabinet = far->recorded.cabinet;
+    take.recorded.driver = order.driver;
+    take.recorded.simulated = far->recorded.simulated || near->recorded.simulated;
+    made.near = std::make_shared<const curve::Curve>(forDrive(merged.near, far->drive));
     return made;
 }
 

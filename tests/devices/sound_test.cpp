@@ -183,8 +183,8 @@ TEST(SimulatedSound, levelsAreThoseOfTheDriver) {
     const auto made = take::makeTake(order);
     ASSERT_TRUE(made.ok());
     EXPECT_TRUE(made->verdict.faults.empty());
-    ASSERT_TRUE(made->delay.has_value());
-    EXPECT_NEAR(made->delay->delay, 1.0 / 343.2, 60e-6);
+    ASSERT_TRUE(made->reading.delay.has_value());
+    EXPECT_NEAR(made->reading.delay->delay, 1.0 / 343.2, 60e-6);
     for (std::size_t k = 0; k < made->take.curve->size(); ++k) {
         const double f = made->take.curve->frequencies()[k];
         if (f > 500.0 && f < 5000.0) {

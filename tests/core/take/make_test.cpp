@@ -102,13 +102,13 @@ TEST(MakeTake, aResponseIsThatOfTheDriverWithinItsGate) {
     const auto bench = benchOf({.cabinet = "left", .driver = "left-sorrel", .distance = 1.0});
     EXPECT_TRUE(take.verdict.faults.empty());
     EXPECT_EQ(take.take.curve->phase(), curve::Phase::common);
-    ASSERT_TRUE(take.reflection.has_value());
-    EXPECT_NEAR(take.reflection->after, 4.66e-3, 1e-4) << "the floor, 1 m at 1.2 m";
-    EXPECT_LT(take.gate.right, take.reflection->after);
-    EXPECT_GE(take.take.curve->trusted().from, take.gate.lowestValid() * 0.99);
+    ASSERT_TRUE(take.reading.reflection.has_value());
+    EXPECT_NEAR(take.reading.reflection->after, 4.66e-3, 1e-4) << "the floor, 1 m at 1.2 m";
+    EXPECT_LT(take.reading.gate.right, take.reading.reflection->after);
+    EXPECT_GE(take.take.curve->trusted().from, take.reading.gate.lowestValid() * 0.99);
     for (std::size_t k = 0; k < take.take.curve->size(); ++k) {
         const double f = take.take.curve->frequencies()[k];
-        if (f > 2.0 * take.gate.lowestValid() && f < 15000.0) {
+        if (f > 2.0 * take.reading.gate.lowestValid() && f < 15000.0) {
             const double truth = std::abs(bench.pressure(f)) * quantity::referenceVoltage;
             EXPECT_NEAR(
                 quantity::decibels(std::abs(take.take.curve->values()[k]) / truth), 0.0, 0.5)
@@ -155,7 +155,7 @@ TEST(MakeTake, aMicrophonesOwnDeviationIsTakenOff) {
 
 TEST(MakeTake, nearTheConeTheGateIsTheWhole) {
     const MadeTake near = made(midrange(job::MicPlace::nearCone, 0.005));
-    EXPECT_GT(near.gate.right, 0.2);
+    EXPECT_GT(near.reading.gate.right, 0.2);
     EXPECT_LT(near.take.curve->trusted().from, 80.0);
     EXPECT_EQ(near.take.name, "near the cone");
 }

@@ -133,7 +133,7 @@ TEST(ExportTake, anImpulseKeepsItsTimeZero) {
     EXPECT_NEAR(back.impulse->impulse.timeZero, 0.02, 1e-9) << "as its comment says";
     const auto made = remakeTake(take);
     ASSERT_TRUE(made.ok());
-    EXPECT_NEAR(back.impulse->arrival, made->arrival, 2e-5);
+    EXPECT_NEAR(back.impulse->arrival, made->reading.arrival, 2e-5);
     const auto raw = exportTake(take, TakeFormat::recording);
     ASSERT_TRUE(raw.ok());
     EXPECT_GT(raw->bytes.size(), 4U * take.recording->measured.size());
