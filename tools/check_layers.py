@@ -25,6 +25,8 @@ LIBRARIES = {
     "jack/": ["devices"],
     "alsa/": ["devices"],
 }
+# A folder's own headers: they may hold its library, and nobody outside the folder includes them.
+INNER = ["core/driver/sheet.h", "core/job/store/sqlite.h"]
 # room: the prefixes of our own headers that it may include; Qt or not
 RULES = {
     "core/": (["core/"], False),
@@ -80,12 +82,14 @@ def complaint(path, quoted, name, order):
     if rule is None:
         return "this folder is not in the table of tools/check_layers.py"
     prefixes, qt = rule
+    if name in INNER and path.rsplit("/", 1)[0] != name.rsplit("/", 1)[0]:
+        return f'"{name}": an inner header of its folder'
     if not quoted:
         if QT.match(name) and not qt:
             return f"<{name}>: no Qt here"
         for library, rooms in LIBRARIES.items():
             if name.startswith(library) and not path.startswith("tests/"):
-                if not any(path.startswith(room + "/") for room in rooms) or not path.endswith(".cpp"):
+                if not any(path.startswith(room + "/") for room in rooms) or not (path.endswith(".cpp") or path in INNER):
                     return f"<{name}>: only in sources of {', '.join(rooms)}"
         return None
     if not any(name.startswith(prefix) for prefix in prefixes):

@@ -13,8 +13,6 @@
 #include "app/widgets/words.h"
 #include "core/edit/front.h"
 #include "core/edit/network.h"
-#include "core/evaluation/neighbours.h"
-#include "core/evaluation/wiring_told.h"
 #include "core/quantity/air.h"
 #include "core/speaker/lobes.h"
 #include "core/text/sentence.h"
@@ -368,8 +366,7 @@ QString AlignStage::state(const Sight& sight) const {
         return tr("nothing yet");
     }
     std::optional<double> depth;
-    for (const evaluation::Neighbourhood& n :
-         evaluation::neighbourhoods(sight.present->job, *result)) {
+    for (const evaluation::Neighbourhood& n : result->neighbours) {
         if (n.met && n.met->flipGain >= speaker::flipThreshold) {
             return tr("reversed !");
         }
@@ -427,7 +424,7 @@ void AlignStage::display(const Sight& sight) {
     if (cabinet == nullptr || result == nullptr) {
         return;
     }
-    pairs_ = evaluation::neighbourhoods(sight.shown().job, *result);
+    pairs_ = result->neighbours;
     if (pair_ >= static_cast<int>(pairs_.size())) {
         pair_ = 0;
     }
@@ -606,8 +603,7 @@ void AlignStage::displayDial() {
 
 void AlignStage::displayFigures(const Sight& sight) {
     const evaluation::Neighbourhood* n = pair();
-    wiring_ =
-        evaluation::wiringTold(sight.shown().job, *sight.shownCabinet(), *sight.shownResult());
+    wiring_ = sight.shownResult()->wiring;
     flipLower_->setVisible(n != nullptr);
     flipUpper_->setVisible(n != nullptr);
     if (n == nullptr) {

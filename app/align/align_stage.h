@@ -4,9 +4,8 @@
 #include "app/align/angle_view.h"
 #include "app/align/helps_page.h"
 #include "app/stage/stage.h"
-#include "core/evaluation/neighbours.h"
-#include "core/evaluation/wiring_told.h"
 #include "core/study/align.h"
+#include "core/study/arrival.h"
 
 #include <QList>
 

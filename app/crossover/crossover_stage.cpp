@@ -35,6 +35,30 @@ enum Page { lanesPage, bookPage, machinePage, findPage, partsPage };
 
 const char* const pageIds[] = {"lanes", "book", "machine", "find", "parts"};
 
+/// Exact slopes of the sum; nothing without curves, or where the part is none of the cabinet's.
+std::optional<network::Reach>
+reachIn(const Evaluated& shown, const std::string& cabinetId, const std::string& part) {
+    const job::Cabinet* cabinet = job::findCabinet(shown.job, cabinetId);
+    if (cabinet == nullptr) {
+        return std::nullopt;
+    }
+    const auto index = static_cast<std::size_t>(cabinet - shown.job.cabinets.data());
+    const evaluation::AssembledCabinet& curves = *shown.assembly->cabinets[index];
+    if (!curves.loads || !curves.hasResponses) {
+        return std::nullopt;
+    }
+    const auto slopes = network::sumSlopes(cabinet->circuit, *curves.loads, true);
+    const auto found = slopes ? std::ranges::find(slopes->partIds, part) - slopes->partIds.begin()
+                              : std::ptrdiff_t{};
+    if (!slopes || static_cast<std::size_t>(found) == slopes->partIds.size()) {
+        return std::nullopt;
+    }
+    return network::reachOf(*slopes,
+                            static_cast<std::size_t>(found),
+                            curves.axis,
+                            {cabinet->target.from, cabinet->target.to});
+}
+
 } // namespace
 
 CrossoverStage::CrossoverStage(QWidget* parent) : Stage(parent) {
@@ -261,7 +285,8 @@ void CrossoverStage::connectTune() {
 }
 
 bool CrossoverStage::working() const {
-    return tune_->running() || find_->running() || find_->judging() || loadsAside_.running();
+    return tune_->running() || find_->running() || find_->judging() || loadsAside_.running() ||
+           reachAside_.running();
 }
 
 QString CrossoverStage::state(const Sight& sight) const {
@@ -333,36 +358,27 @@ void CrossoverStage::showLoads() {
     start_->tellLoads(tr("into %1 Ω").arg(said.join(QStringLiteral(" and "))));
 }
 
-/// What the chosen part can do: exact slopes, a tenth of a millisecond.
+/// What the chosen part can do, computed aside: a hand that turns it waits for nothing.
 void CrossoverStage::tellReach() {
-    const job::Cabinet* cabinet =
-        evaluated_ ? job::findCabinet(evaluated_->job, cabinet_) : nullptr;
-    QString words = tr("Choose a part: what a tenth of its value does to the sum is told here.");
-    if (cabinet != nullptr && !chosen_.empty()) {
-        const auto index = static_cast<std::size_t>(cabinet - evaluated_->job.cabinets.data());
-        const evaluation::AssembledCabinet& curves = *evaluated_->assembly->cabinets[index];
-        const auto slopes = curves.loads && curves.hasResponses
-                                ? network::sumSlopes(cabinet->circuit, *curves.loads, true)
-                                : Result<network::SumSlopes>(Error{});
-        if (slopes) {
-            const auto part = std::ranges::find(slopes->partIds, chosen_);
-            const auto reach =
-                part == slopes->partIds.end()
-                    ? std::nullopt
-                    : network::reachOf(*slopes,
-                                       static_cast<std::size_t>(part - slopes->partIds.begin()),
-                                       curves.axis,
-                                       {cabinet->target.from, cabinet->target.to});
-            if (reach) {
-                words = tr("%1: 10 % more of it moves the sum by %2 dB at %3.")
-                            .arg(QString::fromStdString(chosen_),
-                                 figures((reach->level < 0.0 ? "−" : "+") +
-                                         text::printFixed(std::abs(reach->level), 2)),
-                                 figures(text::printEngineering(reach->at, "Hz", 2)));
-            }
-        }
+    const QString nothing =
+        tr("Choose a part: what a tenth of its value does to the sum is told here.");
+    if (evaluated_ == nullptr || chosen_.empty()) {
+        reachAside_.stop();
+        reach_->setText(nothing);
+        return;
     }
-    reach_->setText(words);
+    reachAside_.ask([this, nothing, shown = evaluated_, cabinet = cabinet_, part = chosen_](
+                        Aside::Link& /*link*/) -> Aside::Delivery {
+        const auto reach = reachIn(*shown, cabinet, part);
+        return [this, nothing, part, reach] {
+            reach_->setText(reach ? tr("%1: 10 % more of it moves the sum by %2 dB at %3.")
+                                        .arg(QString::fromStdString(part),
+                                             figures((reach->level < 0.0 ? "−" : "+") +
+                                                     text::printFixed(std::abs(reach->level), 2)),
+                                             figures(text::printEngineering(reach->at, "Hz", 2)))
+                                  : nothing);
+        };
+    });
 }
 
 void CrossoverStage::display(const Sight& sight) {

@@ -96,6 +96,7 @@ private:
     std::optional<LoadsAsked> asked_;
     std::shared_ptr<std::optional<Result<std::vector<double>>>> loads_;
     Aside loadsAside_;
+    Aside reachAside_;
 };
 
 } // namespace yf::app

@@ -2,7 +2,7 @@
 #include "app/findings/finding_groups.h"
 
 #include "app/theme/theme.h"
-#include "core/findings/facts.h"
+#include "core/findings/dismissal.h"
 
 #include <QCoreApplication>
 #include <QStringList>

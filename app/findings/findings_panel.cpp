@@ -6,7 +6,7 @@
 #include "app/widgets/labels.h"
 #include "app/widgets/words.h"
 #include "core/edit/front.h"
-#include "core/findings/facts.h"
+#include "core/findings/dismissal.h"
 #include "core/findings/words.h"
 
 #include <QDate>

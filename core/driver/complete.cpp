@@ -1,9 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/driver/complete.h"
 
+#include "core/driver/sheet.h"
 #include "core/text/fields.h"
-
-#include <Eigen/Dense>
 
 #include <algorithm>
 #include <cmath>
@@ -14,199 +13,14 @@ namespace yf::driver {
 
 namespace {
 
-using text::Value;
 using Vector = Eigen::VectorXd;
 using Matrix = Eigen::MatrixXd;
 
-namespace q = quantity;
-
-/// In the order of Figure. Narrower ranges would hide contradictions, which are for judging.
-const std::array<q::Quantity, figureCount> quantities{q::Re,
-                                                      q::fs,
-                                                      q::Qms,
-                                                      q::Qes,
-                                                      q::Qts,
-                                                      q::Vas,
-                                                      q::Sd,
-                                                      q::Bl,
-                                                      q::Mms,
-                                                      q::Mmd,
-                                                      q::Cms,
-                                                      q::Rms,
-                                                      q::eta0,
-                                                      q::sensitivity1w,
-                                                      q::sensitivity2v83};
-
-/// Places of the unknowns.
-enum Base { iRe, iBl, iMms, iCms, iRms, iSd, bases };
-
-constexpr double perDecibel = std::numbers::ln10 / 10.0;
-constexpr double referencePressure = 20e-6;
 constexpr double rankLimit = 1e-6;
 constexpr double determinedLimit = 1e-5;
 constexpr double checkedFrom = 1e-4;
 constexpr double suspicious = 2.0;
 constexpr double largestStep = 1.5;
-
-std::size_t index(Figure figure) {
-    return static_cast<std::size_t>(figure);
-}
-
-bool isLevel(std::size_t figure) {
-    return figure == index(Figure::sensitivity1w) || figure == index(Figure::sensitivity2v83);
-}
-
-/// ln of a figure as a function of x, and its gradient. Mmd is compared as ln(Mmd + air) − ln Mms,
-/// so its model is that of Mms and its data side depends on Sd.
-class Sheet {
-public:
-    explicit Sheet(const CompleteRequest& r)
-        : rho_(r.rho), c_(r.c), sides_(r.mounting == Mounting::baffle ? 2.0 : 1.0) {}
-
-    [[nodiscard]] double airLoad(double Sd) const {
-        const double a = std::sqrt(Sd / std::numbers::pi);
-        return sides_ * 8.0 / 3.0 * rho_ * a * a * a;
-    }
-
-    [[nodiscard]] double logOf(std::size_t figure, const Vector& x) const {
-        switch (static_cast<Figure>(figure)) {
-        case Figure::Re:
-            return x[iRe];
-        case Figure::fs:
-            return -0.5 * (x[iMms] + x[iCms]) - std::log(2.0 * std::numbers::pi);
-        case Figure::Qms:
-            return 0.5 * (x[iMms] - x[iCms]) - x[iRms];
-        case Figure::Qes:
-            return 0.5 * (x[iMms] - x[iCms]) + x[iRe] - 2.0 * x[iBl];
-        case Figure::Qts: {
-            const double Qms = std::exp(logOf(index(Figure::Qms), x));
-            const double Qes = std::exp(logOf(index(Figure::Qes), x));
-            return std::log(Qms * Qes / (Qms + Qes));
-        }
-        case Figure::Vas:
-            return 2.0 * x[iSd] + x[iCms] + std::log(rho_ * c_ * c_);
-        case Figure::Sd:
-            return x[iSd];
-        case Figure::Bl:
-            return x[iBl];
-        case Figure::Mms:
-            return x[iMms];
-        case Figure::Mmd:
-            return std::log(std::max(std::exp(x[iMms]) - airLoad(std::exp(x[iSd])), 1e-12));
-        case Figure::Cms:
-            return x[iCms];
-        case Figure::Rms:
-            return x[iRms];
-        case Figure::eta0:
-            return 2.0 * (x[iBl] + x[iSd] - x[iMms]) - x[iRe] +
-                   std::log(rho_ / (2.0 * std::numbers::pi * c_));
-        case Figure::sensitivity1w:
-            return logOf(index(Figure::eta0), x) + perWatt();
-        case Figure::sensitivity2v83:
-            return logOf(index(Figure::eta0), x) - x[iRe] + perWatt() + std::log(2.83 * 2.83);
-        }
-        return 0.0;
-    }
-
-    [[nodiscard]] Vector gradient(std::size_t figure, const Vector& x) const {
-        Vector g = Vector::Zero(bases);
-        const auto set = [&](std::initializer_list<std::pair<Base, double>> entries) {
-            for (const auto& [base, slope] : entries) {
-                g[base] = slope;
-            }
-        };
-        switch (static_cast<Figure>(figure)) {
-        case Figure::Re:
-            set({{iRe, 1.0}});
-            break;
-        case Figure::fs:
-            set({{iMms, -0.5}, {iCms, -0.5}});
-            break;
-        case Figure::Qms:
-            set({{iMms, 0.5}, {iCms, -0.5}, {iRms, -1.0}});
-            break;
-        case Figure::Qes:
-            set({{iMms, 0.5}, {iCms, -0.5}, {iRe, 1.0}, {iBl, -2.0}});
-            break;
-        case Figure::Qts: {
-            const double Qms = std::exp(logOf(index(Figure::Qms), x));
-            const double Qes = std::exp(logOf(index(Figure::Qes), x));
-            g = (Qes * gradient(index(Figure::Qms), x) + Qms * gradient(index(Figure::Qes), x)) /
-                (Qms + Qes);
-            break;
-        }
-        case Figure::Vas:
-            set({{iSd, 2.0}, {iCms, 1.0}});
-            break;
-        case Figure::Sd:
-            set({{iSd, 1.0}});
-            break;
-        case Figure::Bl:
-            set({{iBl, 1.0}});
-            break;
-        case Figure::Mms:
-            set({{iMms, 1.0}});
-            break;
-        case Figure::Mmd: {
-            // As a figure to be filled in: d ln(Mms − air).
-            const double Mms = std::exp(x[iMms]);
-            const double air = airLoad(std::exp(x[iSd]));
-            const double Mmd = std::max(Mms - air, 1e-12);
-            set({{iMms, Mms / Mmd}, {iSd, -1.5 * air / Mmd}});
-            break;
-        }
-        case Figure::Cms:
-            set({{iCms, 1.0}});
-            break;
-        case Figure::Rms:
-            set({{iRms, 1.0}});
-            break;
-        case Figure::eta0:
-        case Figure::sensitivity1w:
-            set({{iBl, 2.0}, {iSd, 2.0}, {iMms, -2.0}, {iRe, -1.0}});
-            break;
-        case Figure::sensitivity2v83:
-            set({{iBl, 2.0}, {iSd, 2.0}, {iMms, -2.0}, {iRe, -2.0}});
-            break;
-        }
-        return g;
-    }
-
-    /// ln data − ln model, and the model's slope less the data's.
-    [[nodiscard]] double residual(std::size_t figure, double given, const Vector& x) const {
-        if (figure == index(Figure::Mmd)) {
-            return std::log(given + airLoad(std::exp(x[iSd]))) - x[iMms];
-        }
-        return (isLevel(figure) ? given * perDecibel : std::log(given)) - logOf(figure, x);
-    }
-
-    [[nodiscard]] Vector slope(std::size_t figure, double given, const Vector& x) const {
-        if (figure == index(Figure::Mmd)) {
-            Vector g = Vector::Zero(bases);
-            const double air = airLoad(std::exp(x[iSd]));
-            g[iMms] = 1.0;
-            g[iSd] = -1.5 * air / (given + air);
-            return g;
-        }
-        return gradient(figure, x);
-    }
-
-    [[nodiscard]] double valueOf(std::size_t figure, const Vector& x) const {
-        const double log = logOf(figure, x);
-        return isLevel(figure) ? log / perDecibel : std::exp(log);
-    }
-
-private:
-    /// ln of p²/p0² for 1 W and efficiency 1, half space, 1 m.
-    [[nodiscard]] double perWatt() const {
-        return std::log(rho_ * c_ / (2.0 * std::numbers::pi) /
-                        (referencePressure * referencePressure));
-    }
-
-    double rho_;
-    double c_;
-    double sides_;
-};
 
 struct Datum {
     std::size_t figure{};
@@ -222,7 +36,7 @@ struct Linearised {
     Matrix J;
 };
 
-Linearised linearise(const Sheet& sheet, const Data& data, const Vector& x) {
+Linearised linearise(const SheetModel& sheet, const Data& data, const Vector& x) {
     Linearised l{Vector(static_cast<Eigen::Index>(data.size())),
                  Matrix(static_cast<Eigen::Index>(data.size()), static_cast<Eigen::Index>(bases))};
     for (std::size_t i = 0; i < data.size(); ++i) {
@@ -256,7 +70,7 @@ struct Solution {
     double cost{};
 };
 
-Solution solveFrom(Vector x, const Sheet& sheet, const Data& data) {
+Solution solveFrom(Vector x, const SheetModel& sheet, const Data& data) {
     double damping = 1e-3;
     Linearised now = linearise(sheet, data, x);
     for (int k = 0; k < 200; ++k) {
@@ -293,7 +107,7 @@ Solution solveFrom(Vector x, const Sheet& sheet, const Data& data) {
 
 /// With Mmd and a level but neither Mms nor Sd there are two solutions, Mms = Mmd + k·Sd^1.5 with
 /// Sd/Mms known: the one in which air is the smaller part is the driver.
-Vector solve(const Sheet& sheet, const Data& data) {
+Vector solve(const SheetModel& sheet, const Data& data) {
     const Solution first = solveFrom(start(false), sheet, data);
     if (std::ranges::find(data, index(Figure::Mmd), &Datum::figure) == data.end()) {
         return first.x;
@@ -322,7 +136,7 @@ struct Fit {
     }
 };
 
-Fit fit(const Sheet& sheet, const Data& data) {
+Fit fit(const SheetModel& sheet, const Data& data) {
     Fit f{.x = solve(sheet, data)};
     const Linearised l = linearise(sheet, data, f.x);
     const Svd svd = decompose(l.J);
@@ -357,7 +171,7 @@ Data dataOf(const CompleteRequest& r, const Figures& given) {
         }
         double u = isLevel(i) ? r.sensitivityTolerance / 2.0 * perDecibel : r.tolerance / 2.0;
         for (const auto& [key, percent] : r.uncertainties) {
-            if (key == quantities[i].key && percent > 0.0) {
+            if (key == quantityOf(static_cast<Figure>(i)).key && percent > 0.0) {
                 u = percent / 100.0;
             }
         }
@@ -386,7 +200,7 @@ bool isPossible(const Data& data) {
 }
 
 std::string key(std::size_t figure) {
-    return std::string(quantities[figure].key);
+    return std::string(quantityOf(static_cast<Figure>(figure)).key);
 }
 
 struct Suspect {
@@ -395,7 +209,7 @@ struct Suspect {
     double implied{}; ///< SI
 };
 
-std::vector<Suspect> suspectsOf(const Sheet& sheet, const Data& data, const Fit& all) {
+std::vector<Suspect> suspectsOf(const SheetModel& sheet, const Data& data, const Fit& all) {
     std::vector<Suspect> suspects;
     for (std::size_t i = 0; i < data.size(); ++i) {
         if (all.redundancy[i] < checkedFrom) {
@@ -482,8 +296,8 @@ public:
         add("eta0 from fs, Vas and Qes", eta0, {fs, Vas, Qes}, [&] { return efficiency(); });
         const auto level = [&] {
             const double eta = has(eta0) ? at(eta0) : efficiency();
-            return 10.0 * std::log10(eta * r_.rho * r_.c / (2.0 * pi) /
-                                     (referencePressure * referencePressure));
+            return 10.0 *
+                   std::log10(eta * r_.rho * r_.c / (2.0 * pi) / (sheetReference * sheetReference));
         };
         const bool knowsEta = has(eta0) || (has(fs) && has(Vas) && has(Qes));
         if (knowsEta) {
@@ -507,7 +321,7 @@ private:
     }
 
     [[nodiscard]] SheetCheck compare(const char* relation, Figure of, double expected) const {
-        const double unit = quantities[index(of)].unit;
+        const double unit = quantityOf(of).unit;
         SheetCheck check{.relation = relation, .given = at(of) / unit, .expected = expected / unit};
         check.deviation = at(of) / expected - 1.0;
         check.ok = isLevel(index(of)) ? std::abs(at(of) - expected) <= r_.sensitivityTolerance
@@ -519,7 +333,7 @@ private:
     const Figures& given_;
 };
 
-void fillIn(const Sheet& sheet, const Fit& f, const Figures& given, Completed& out) {
+void fillIn(const SheetModel& sheet, const Fit& f, const Figures& given, Completed& out) {
     for (std::size_t i = 0; i < figureCount; ++i) {
         const Vector gradient = sheet.gradient(i, f.x);
         if (given[i]) {
@@ -551,7 +365,7 @@ void fillIn(const Sheet& sheet, const Fit& f, const Figures& given, Completed& o
     }
 }
 
-void judge(const Sheet& sheet, const Data& data, const Fit& f, Completed& out) {
+void judge(const SheetModel& sheet, const Data& data, const Fit& f, Completed& out) {
     for (std::size_t i = 0; i < data.size(); ++i) {
         if (f.redundancy[i] < checkedFrom) {
             out.unchecked.push_back(key(data[i].figure));
@@ -571,7 +385,8 @@ void judge(const Sheet& sheet, const Data& data, const Fit& f, Completed& out) {
                                          : SheetVerdict::cannotTell;
     for (const Suspect& s : suspects) {
         out.suspects.push_back(key(s.figure));
-        out.implied.emplace_back(key(s.figure), s.implied / quantities[s.figure].unit);
+        out.implied.emplace_back(key(s.figure),
+                                 s.implied / quantityOf(static_cast<Figure>(s.figure)).unit);
         const auto given = std::ranges::find(data, s.figure, &Datum::figure)->value;
         if (auto slip = slipOf(s.figure, given, s.implied, std::exp(f.x[iRe]))) {
             out.slips.emplace_back(key(s.figure), *slip);
@@ -583,110 +398,6 @@ void judge(const Sheet& sheet, const Data& data, const Fit& f, Completed& out) {
 }
 
 } // namespace
-
-const quantity::Quantity& quantityOf(Figure figure) {
-    return quantities[index(figure)];
-}
-
-namespace {
-
-/// The rest of the request, which has a list of its own.
-struct Settings {
-    CompleteRequest& r;
-
-    static void fields(auto& self, auto&& field) {
-        field(self.r.diameter,
-              q::diameter.as("diameter_m", "effective, mid-surround to mid-surround"));
-        field(self.r.Le, q::Le);
-        field(self.r.Xmax, q::Xmax);
-        field(self.r.tolerance,
-              q::Quantity{"", "tolerance_pct", 0.01, "%", 0.1, 50.0, "of a figure"}.orElse(5.0));
-        field(
-            self.r.sensitivityTolerance,
-            q::Quantity{"", "sensitivity_tolerance_db", 1.0, "dB", 0.1, 20.0, "of a level"}.orElse(
-                1.5));
-        field(self.r.mounting,
-              q::Choice<2>{"mounting", {"baffle", "free"}, "air load on both sides or one", 0});
-        field(self.r.rho,
-              q::Quantity{"ρ", "rho_kg_per_m3", 1.0, "kg/m³", 0.5, 2.0, "density of air"}.orElse(
-                  1.204));
-        field(self.r.c,
-              q::Quantity{"c", "c_m_per_s", 1.0, "m/s", 250.0, 450.0, "speed of sound"}.orElse(
-                  343.2));
-    }
-};
-
-template <class F>
-void eachField(CompleteRequest& r, F&& field) {
-    for (std::size_t i = 0; i < figureCount; ++i) {
-        field(r.given[i], quantities[i]);
-    }
-    Settings settings{r};
-    Settings::fields(settings, field);
-}
-
-Result<std::vector<std::pair<std::string, double>>> readUncertainties(const Value& value) {
-    const Value::Object* object = value.object();
-    if (object == nullptr) {
-        return text::wrongKind("uncertainties_pct", value, "an object of per cents");
-    }
-    std::vector<std::pair<std::string, double>> all;
-    std::vector<std::string> known;
-    for (const auto& quantity : quantities) {
-        known.emplace_back(quantity.key);
-    }
-    for (const text::Member& m : *object) {
-        const std::string path = "uncertainties_pct." + m.key;
-        if (std::ranges::find(known, m.key) == known.end()) {
-            return Error{
-                path,
-                "unknown key",
-                say(YF_WORDS("core", "the nearest known key is %1"), text::nearest(m.key, known))};
-        }
-        YF_TRY(u,
-               text::readNumber(
-                   m.value, q::Quantity{"u", "u_pct", 1.0, "%", 0.001, 100.0, "standard"}, path));
-        all.emplace_back(m.key, u);
-    }
-    return all;
-}
-
-} // namespace
-
-Result<CompleteRequest> CompleteRequest::read(const Value& value, const std::string& path) {
-    if (value.object() == nullptr) {
-        return text::wrongKind(path.empty() ? "input" : path, value, "an object");
-    }
-    CompleteRequest r;
-    Value::Object rest;
-    for (const text::Member& m : *value.object()) {
-        if (m.key == "uncertainties_pct") {
-            YF_TRY(u, readUncertainties(m.value));
-            r.uncertainties = std::move(u);
-        } else {
-            rest.push_back(m);
-        }
-    }
-    const Value fields{rest};
-    text::FieldReader reader(fields, path);
-    eachField(r, reader);
-    if (auto error = reader.finish()) {
-        return *error;
-    }
-    return r;
-}
-
-Value CompleteRequest::describe() {
-    text::FieldDescriber describer;
-    CompleteRequest r;
-    eachField(r, describer);
-    Value::List keys = describer.take();
-    keys.emplace_back(Value::Object{{"key", "uncertainties_pct"},
-                                    {"kind", "object"},
-                                    {"required", false},
-                                    {"help", "standard uncertainty by key, per cent"}});
-    return Value::Object{{"keys", keys}};
-}
 
 Result<Completed> complete(const CompleteRequest& r) {
     Figures given = r.given;
@@ -701,7 +412,7 @@ Result<Completed> complete(const CompleteRequest& r) {
     if (data.empty()) {
         return Error{"Re_ohm", "no figure given", "must be at least one figure of the driver"};
     }
-    const Sheet sheet(r);
+    const SheetModel sheet(r.rho, r.c, r.mounting == Mounting::baffle ? 2.0 : 1.0);
     const Fit f = fit(sheet, data);
     Completed out{.Le = r.Le, .Xmax = r.Xmax};
     fillIn(sheet, f, given, out);
@@ -729,52 +440,6 @@ Result<Completed> complete(const CompleteRequest& r) {
         }
     }
     return out;
-}
-
-Value Completed::write() const {
-    Value::Object o;
-    for (std::size_t i = 0; i < figureCount; ++i) {
-        o.push_back({key(i), values[i] ? Value{*values[i] / quantities[i].unit} : Value{}});
-    }
-    const auto orNull = [](const std::optional<double>& v) { return v ? Value{*v} : Value{}; };
-    o.push_back({"Le_h", orNull(Le)});
-    o.push_back({"Xmax_m", orNull(Xmax)});
-    o.push_back({"ebp_hz", orNull(ebp)});
-    o.push_back({"Vd_l", Vd ? Value{*Vd * 1e3} : Value{}});
-    o.push_back({"undetermined", undetermined});
-    Value::Object settle;
-    for (const auto& [k, by] : wouldSettle) {
-        settle.push_back({k, by});
-    }
-    o.push_back({"would_settle", settle});
-    Value::List list;
-    for (const SheetCheck& c : checks) {
-        list.emplace_back(Value::Object{{"relation", c.relation},
-                                        {"given", c.given},
-                                        {"expected", c.expected},
-                                        {"deviation_pct", 100.0 * c.deviation},
-                                        {"ok", c.ok}});
-    }
-    o.push_back({"checks", list});
-    o.push_back({"unchecked", unchecked});
-    constexpr std::string_view names[] = {
-        "consistent", "one_off", "cannot_tell", "several_off", "not_checkable"};
-    o.push_back({"verdict", names[static_cast<std::size_t>(verdict)]});
-    o.push_back({"suspects", suspects});
-    Value::Object by;
-    for (const auto& [k, v] : implied) {
-        by.push_back({k, v});
-    }
-    o.push_back({"implied", by});
-    Value::Object why;
-    for (const auto& [k, t] : slips) {
-        why.push_back({k, t});
-    }
-    o.push_back({"slips", why});
-    for (const auto& [k, u] : uncertainties) {
-        o.push_back({k, u});
-    }
-    return o;
 }
 
 } // namespace yf::driver

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/quantity/quantities.h"
+#include "core/driver/figures.h"
 #include "core/text/value.h"
 
 #include <array>
@@ -12,33 +12,6 @@
 namespace yf::driver {
 
 enum class Mounting { baffle, freeAir };
-
-/// The figures of a data sheet that hang together.
-enum class Figure {
-    Re,
-    fs,
-    Qms,
-    Qes,
-    Qts,
-    Vas,
-    Sd,
-    Bl,
-    Mms,
-    Mmd,
-    Cms,
-    Rms,
-    eta0,
-    sensitivity1w,
-    sensitivity2v83
-};
-
-inline constexpr std::size_t figureCount = 15;
-
-/// One value for each figure, SI (levels in dB); absent: not given, or not determined.
-using Figures = std::array<std::optional<double>, figureCount>;
-
-/// Key, unit and range of a figure.
-[[nodiscard]] const quantity::Quantity& quantityOf(Figure figure);
 
 /// Input of `driver complete`.
 struct CompleteRequest {

@@ -53,6 +53,27 @@ void evaluateBoxes(const job::Job& job,
     }
 }
 
+std::vector<Neighbourhood> meetings(const NeighbourInputs& in) {
+    return neighbourhoods(in);
+}
+
+/// A take of another network says nothing of the one that is drawn: then it is only named. So is
+/// every notch of a part that is being turned, which makes another network of it.
+std::optional<WiringTold> wiringOf(const job::Job& job,
+                                   const job::Cabinet& cabinet,
+                                   const std::shared_ptr<const CabinetResult>& result,
+                                   Memory& memory) {
+    auto in = wiringInputs(job, cabinet, result);
+    if (!in) {
+        return std::nullopt;
+    }
+    if (!in->ofThisNetwork) {
+        return WiringTold{.take = in->take, .networkKnown = in->networkKnown};
+    }
+    return *memory.wirings.of(std::move(*in),
+                              [](const WiringInputs& inputs) { return wiringTold(inputs); });
+}
+
 std::vector<DriverBench> benches(const BenchInputs& in) {
     std::vector<DriverBench> all;
     for (const job::Cabinet& cabinet : in.view.cabinets) {
@@ -71,11 +92,15 @@ evaluate(const job::Job& job, const Assembly& assembly, const Tables& tables, Me
     Evaluation evaluation;
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
         const job::Cabinet& cabinet = job.cabinets[i];
-        evaluation.cabinets.push_back(*memory.cabinets.of({.cabinet = cabinet.id,
-                                                           .circuit = cabinet.circuit,
-                                                           .target = cabinet.target,
-                                                           .assembled = assembly.cabinets[i]},
-                                                          evaluateCabinet));
+        const auto result = memory.cabinets.of({.cabinet = cabinet.id,
+                                                .circuit = cabinet.circuit,
+                                                .target = cabinet.target,
+                                                .assembled = assembly.cabinets[i]},
+                                               evaluateCabinet);
+        evaluation.cabinets.push_back(*result);
+        evaluation.cabinets.back().neighbours =
+            *memory.neighbours.of(neighbourInputs(job, result), meetings);
+        evaluation.cabinets.back().wiring = wiringOf(job, cabinet, result, memory);
     }
     evaluateBoxes(job, assembly, memory, evaluation.cabinets);
     evaluation.table = tables.evidence;

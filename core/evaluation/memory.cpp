@@ -13,6 +13,8 @@ Reuse Memory::reuse() const {
                              boxDrivers.reuse(),
                              boxReads.reuse(),
                              cabinets.reuse(),
+                             neighbours.reuse(),
+                             wirings.reuse(),
                              boxes.reuse(),
                              benches.reuse()}) {
         all.taken += one.taken;

@@ -3,6 +3,8 @@
 
 #include "core/evaluation/inputs.h"
 #include "core/evaluation/memo.h"
+#include "core/evaluation/neighbours.h"
+#include "core/evaluation/wiring_told.h"
 
 namespace yf::evaluation {
 
@@ -21,6 +23,8 @@ public:
     Memo<BoxDriverInputs, Result<BoxDriver>> boxDrivers{32};
     Memo<BoxReadInputs, Result<box::ReadBack>> boxReads{32};
     Memo<CabinetInputs, CabinetResult> cabinets{16};
+    Memo<NeighbourInputs, std::vector<Neighbourhood>> neighbours{16};
+    Memo<WiringInputs, std::optional<WiringTold>> wirings{16};
     Memo<BoxInputs, BoxResult> boxes{16};
     Memo<BenchInputs, std::vector<DriverBench>> benches{4};
 };

@@ -37,7 +37,6 @@ std::size_t nearestPoint(const curve::Axis& axis, double f) {
     return k > 0 && f / axis[k - 1] < axis[k] / f ? k - 1 : k;
 }
 
-/// Ways in order of their drivers' bands.
 std::vector<std::size_t> waysFromBelow(const job::Job& job, const CabinetResult& result) {
     std::vector<std::size_t> order;
     for (std::size_t w = 0; w < result.ways.size(); ++w) {
@@ -52,13 +51,27 @@ std::vector<std::size_t> waysFromBelow(const job::Job& job, const CabinetResult&
     return order;
 }
 
+NeighbourInputs neighbourInputs(const job::Job& job, std::shared_ptr<const CabinetResult> result) {
+    NeighbourInputs in{.result = std::move(result)};
+    in.fromBelow = waysFromBelow(job, *in.result);
+    for (const std::size_t w : in.fromBelow) {
+        in.bands.push_back(job::findDriver(job, in.result->ways[w].driver)->band);
+    }
+    return in;
+}
+
 std::vector<Neighbourhood> neighbourhoods(const job::Job& job, const CabinetResult& result) {
+    return neighbourhoods(neighbourInputs(job, unowned(result)));
+}
+
+std::vector<Neighbourhood> neighbourhoods(const NeighbourInputs& in) {
+    const CabinetResult& result = *in.result;
+    const std::vector<std::size_t>& order = in.fromBelow;
     std::vector<Neighbourhood> all;
-    const auto order = waysFromBelow(job, result);
     for (std::size_t i = 1; i < order.size(); ++i) {
         const WayResult& lower = result.ways[order[i - 1]];
         const WayResult& upper = result.ways[order[i]];
-        if (job::findDriver(job, lower.driver)->band == job::findDriver(job, upper.driver)->band) {
+        if (in.bands[i - 1] == in.bands[i]) {
             continue;
         }
         Neighbourhood n{.lower = order[i - 1], .upper = order[i]};

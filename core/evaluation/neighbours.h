@@ -2,26 +2,29 @@
 #pragma once
 
 #include "core/evaluation/result.h"
-#include "core/speaker/crossover.h"
-#include "core/speaker/null_test.h"
+
+#include <memory>
+#include <vector>
 
 /// Ways next to each other in frequency, and how they meet.
 namespace yf::evaluation {
 
-/// Two neighbours, from below.
-struct Neighbourhood {
-    std::size_t lower{}; ///< way
-    std::size_t upper{};
-    std::optional<speaker::Crossover> met;
-    std::vector<double> difference; ///< rad, upper re lower, −π … π, on the result's axis
-    std::vector<bool> overlap;      ///< levels within 10 dB
-    double levelDifference{};       ///< dB, upper re lower at fx
-    double loss{};                  ///< dB, of the sum at fx below both in step
-    double groupDelay{};            ///< s, upper re lower at fx: −Δ(dφ/dω)
-    std::optional<speaker::NullBounds> bounds; ///< what the null's depth leaves open
+/// What neighbours are told from: ways with their pressures, in order of their drivers' bands.
+struct NeighbourInputs {
+    std::shared_ptr<const CabinetResult> result;
+    std::vector<std::size_t> fromBelow;
+    std::vector<job::Band> bands; ///< of those
+
+    bool operator==(const NeighbourInputs&) const = default;
 };
 
-/// Ways in order of their drivers' bands, each with the next; two of one band are no pair.
+[[nodiscard]] NeighbourInputs neighbourInputs(const job::Job& job,
+                                              std::shared_ptr<const CabinetResult> result);
+
+/// Each way with the next; two of one band are no pair.
+[[nodiscard]] std::vector<Neighbourhood> neighbourhoods(const NeighbourInputs& in);
+
+/// The same of a result that no evaluation has told it of yet.
 [[nodiscard]] std::vector<Neighbourhood> neighbourhoods(const job::Job& job,
                                                         const CabinetResult& result);
 

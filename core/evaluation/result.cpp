@@ -10,6 +10,16 @@ const BoxResult* CabinetResult::box(const std::string& driver) const {
     return found == boxes.end() ? nullptr : &*found;
 }
 
+std::shared_ptr<const CabinetResult> unowned(const CabinetResult& result) {
+    return {std::shared_ptr<void>(), &result};
+}
+
+const Neighbourhood* CabinetResult::between(std::size_t lower, std::size_t upper) const {
+    const auto found = std::ranges::find_if(
+        neighbours, [&](const Neighbourhood& n) { return n.lower == lower && n.upper == upper; });
+    return found == neighbours.end() ? nullptr : &*found;
+}
+
 const DriverBench* Evaluation::findBench(const std::string& cabinet,
                                          const std::string& driver) const {
     const auto found = std::ranges::find_if(

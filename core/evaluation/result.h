@@ -9,6 +9,9 @@
 #include "core/evaluation/driver_bench.h"
 #include "core/job/job.h"
 #include "core/network/judge/load.h"
+#include "core/speaker/crossover.h"
+#include "core/speaker/null_test.h"
+#include "core/speaker/wiring.h"
 
 #include <map>
 
@@ -77,6 +80,34 @@ struct CorridorResult {
     bool operator==(const CorridorResult&) const = default;
 };
 
+/// Two neighbours, from below.
+struct Neighbourhood {
+    std::size_t lower{}; ///< way
+    std::size_t upper{};
+    std::optional<speaker::Crossover> met;
+    std::vector<double> difference; ///< rad, upper re lower, −π … π, on the result's axis
+    std::vector<bool> overlap;      ///< levels within 10 dB
+    double levelDifference{};       ///< dB, upper re lower at fx
+    double loss{};                  ///< dB, of the sum at fx below both in step
+    double groupDelay{};            ///< s, upper re lower at fx: −Δ(dφ/dω)
+    std::optional<speaker::NullBounds> bounds; ///< what the null's depth leaves open
+
+    bool operator==(const Neighbourhood&) const = default;
+};
+
+/// What the whole cabinet's take says of its wiring; nothing without such a take.
+/// `found` and `reversed` only where it is of the network as it is drawn, when an evaluation told
+/// it.
+struct WiringTold {
+    speaker::WiringFound found;
+    std::string take;
+    std::vector<std::string> reversed; ///< driver ids, against the drawing
+    bool networkKnown{};               ///< it was noted which network the take is of
+    bool ofThisNetwork{}; ///< the take is known to be of the network as it is drawn now
+
+    bool operator==(const WiringTold&) const = default;
+};
+
 /// Everything the application says about one cabinet.
 struct CabinetResult {
     std::string cabinet;
@@ -94,12 +125,20 @@ struct CabinetResult {
     std::size_t pricedParts{};
     double price{};
     std::vector<Words> missing;
-    std::vector<BoxResult> boxes; ///< in the order of the cabinet's
+    std::vector<BoxResult> boxes;          ///< in the order of the cabinet's
+    std::vector<Neighbourhood> neighbours; ///< ways next to each other, from below
+    std::optional<WiringTold> wiring;
 
     [[nodiscard]] const BoxResult* box(const std::string& driver) const;
 
+    /// Those two, or nothing where they are no neighbours.
+    [[nodiscard]] const Neighbourhood* between(std::size_t lower, std::size_t upper) const;
+
     bool operator==(const CabinetResult&) const = default;
 };
+
+/// A result that somebody else keeps, for the length of a call.
+[[nodiscard]] std::shared_ptr<const CabinetResult> unowned(const CabinetResult& result);
 
 struct Evaluation {
     std::uint64_t revision{};

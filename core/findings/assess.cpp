@@ -3,6 +3,7 @@
 
 #include "core/evaluation/assemble.h"
 #include "core/evaluation/evaluate.h"
+#include "core/findings/dismissal.h"
 #include "core/findings/facts.h"
 
 namespace yf::findings {

@@ -8,9 +8,10 @@
 #include "core/evaluation/directions.h"
 #include "core/evaluation/neighbours.h"
 #include "core/evaluation/take_polarity.h"
-#include "core/evaluation/wiring_told.h"
 #include "core/findings/box_facts.h"
+#include "core/findings/collector.h"
 #include "core/findings/known_facts.h"
+#include "core/findings/pair_facts.h"
 #include "core/job/lookup.h"
 #include "core/network/circuit/ladder_edit.h"
 #include "core/network/solve/network.h"
@@ -26,39 +27,6 @@
 namespace yf::findings {
 
 namespace {
-
-/// Collects scopes; an added one knows those around it.
-class Collector {
-public:
-    std::size_t add(Subject subject, std::optional<std::size_t> around = std::nullopt) {
-        scopes_.push_back({.subject = std::move(subject), .facts = {}, .around = around});
-        return scopes_.size() - 1;
-    }
-
-    template <class Kind, class Value>
-    void put(std::size_t scope, const Kind& kind, Value value) {
-        scopes_[scope].facts.put(kind, value);
-    }
-
-    void put(std::size_t scope, const Facts& facts) {
-        for (const auto& [name, entry] : facts) {
-            scopes_[scope].facts.put(entry);
-        }
-    }
-
-    std::vector<Scope> take() { return std::move(scopes_); }
-
-private:
-    std::vector<Scope> scopes_;
-};
-
-struct CabinetView {
-    const job::Job& job;
-    const evaluation::Assembly& assembly;
-    const job::Cabinet& cabinet;
-    const evaluation::CabinetResult& result;
-    const evaluation::Evaluation& evaluation;
-};
 
 /// What was found of a cabinet when it came in.
 void putIntake(Collector& all, std::size_t around, const job::Cabinet& cabinet) {
@@ -205,13 +173,6 @@ void putBattery(Collector& all,
     all.put(scope, fact::bench::Xmax_m, *sheet.Xmax);
 }
 
-std::optional<double> resonanceOf(const evaluation::Assembly& assembly, const std::string& driver) {
-    const auto reading = assembly.readings.find(driver);
-    return reading == assembly.readings.end() || !reading->second.resonance
-               ? std::nullopt
-               : std::optional(reading->second.resonance->fs);
-}
-
 /// Parts of one way, each once; `around` is its driver.
 void putParts(Collector& all,
               std::size_t around,
@@ -259,27 +220,6 @@ void putTakes(Collector& all,
         all.put(scope, fact::meas::gate_s, *take->gate);
         all.put(scope, fact::meas::lowest_hz, take->curve->trusted().from);
     }
-}
-
-/// A way with the driver's band and where it sits.
-struct Placed {
-    const evaluation::WayResult* way{};
-    const job::Driver* driver{};
-    const job::Mount* mount{};
-};
-
-std::vector<Placed> waysFromBelow(const CabinetView& view) {
-    std::vector<Placed> placed;
-    for (const evaluation::WayResult& way : view.result.ways) {
-        const job::Driver* driver = job::findDriver(view.job, way.driver);
-        const auto mount = std::ranges::find(view.cabinet.mounts, way.driver, &job::Mount::driver);
-        if (driver != nullptr && !way.pressure.empty()) {
-            placed.push_back(
-                {&way, driver, mount == view.cabinet.mounts.end() ? nullptr : &*mount});
-        }
-    }
-    std::ranges::stable_sort(placed, {}, [](const Placed& p) { return p.driver->band; });
-    return placed;
 }
 
 std::optional<double> gateOf(const job::Job& job, const job::Driver& driver) {
@@ -374,20 +314,10 @@ void putNeighbours(Collector& all,
     }
 }
 
-/// Whether the whole cabinet was taken with the network that is drawn now.
-bool hasTakeOfItsNetwork(const CabinetView& view) {
-    const job::Take* whole = job::wholeTake(view.job, view.cabinet);
-    return whole != nullptr && whole->recorded.network == job::networkKey(view.cabinet.circuit);
-}
-
 /// What the whole cabinet's take says, where it is of the network as it is drawn.
 void putWiring(Collector& all, std::size_t around, const CabinetView& view) {
-    // Asked first: a part that is being turned makes another network of it at every notch.
-    if (!hasTakeOfItsNetwork(view)) {
-        return;
-    }
-    const auto told = evaluation::wiringTold(view.job, view.cabinet, view.result);
-    if (!told) {
+    const auto& told = view.result.wiring;
+    if (!told || !told->ofThisNetwork) {
         return;
     }
     if (!speaker::isWrong(told->found)) {
@@ -423,15 +353,20 @@ void putHole(Collector& all, std::size_t around, const CabinetView& view) {
     }
 }
 
+std::optional<speaker::Crossover>
+crossoverOf(const CabinetView& view, const Placed& lower, const Placed& upper) {
+    const auto place = [&](const Placed& one) {
+        return static_cast<std::size_t>(one.way - view.result.ways.data());
+    };
+    const evaluation::Neighbourhood* n = view.result.between(place(lower), place(upper));
+    return n == nullptr ? std::nullopt : n->met;
+}
+
 void putCrossovers(Collector& all, std::size_t around, const CabinetView& view) {
     const auto ways = waysFromBelow(view);
     std::vector<std::optional<speaker::Crossover>> met;
     for (std::size_t i = 1; i < ways.size(); ++i) {
-        met.push_back(
-            ways[i - 1].driver->band == ways[i].driver->band
-                ? std::nullopt
-                : speaker::crossover(
-                      {view.result.axis, ways[i - 1].way->pressure, ways[i].way->pressure}));
+        met.push_back(crossoverOf(view, ways[i - 1], ways[i]));
     }
     for (std::size_t i = 0; i < met.size(); ++i) {
         if (!met[i]) {
@@ -460,8 +395,7 @@ std::optional<double> crossoverAbove(const CabinetView& view, const std::string&
     const auto ways = waysFromBelow(view);
     for (std::size_t i = 1; i < ways.size(); ++i) {
         if (ways[i - 1].driver->id == driver) {
-            const auto met = speaker::crossover(
-                {view.result.axis, ways[i - 1].way->pressure, ways[i].way->pressure});
+            const auto met = crossoverOf(view, ways[i - 1], ways[i]);
             return met ? std::optional(met->fx) : std::nullopt;
         }
     }
@@ -534,94 +468,6 @@ std::size_t putCabinet(Collector& all, const CabinetView& view) {
     return scope;
 }
 
-/// Third-octave means of a level difference, one band centre for each.
-struct PairShape {
-    double level{};
-    double largest{}; ///< of what remains without the level, signed
-};
-
-std::optional<PairShape> compare(const evaluation::CabinetResult& left,
-                                 const evaluation::CabinetResult& right) {
-    std::vector<double> bands;
-    for (int n = -7; n <= 10; ++n) { // 200 Hz to 10 kHz, IEC 61260-1
-        const double centre = 1000.0 * std::pow(10.0, n / 10.0);
-        const curve::Range band{centre * std::pow(10.0, -0.05), centre * std::pow(10.0, 0.05)};
-        const auto l = speaker::meanLevel(left.axis, left.sum, band);
-        const auto r = speaker::meanLevel(right.axis, right.sum, band);
-        if (l && r) {
-            bands.push_back(*l - *r);
-        }
-    }
-    if (bands.empty()) {
-        return std::nullopt;
-    }
-    PairShape shape;
-    for (const double band : bands) {
-        shape.level += band / static_cast<double>(bands.size());
-    }
-    for (const double band : bands) {
-        const double rest = band - shape.level;
-        shape.largest = std::abs(rest) > std::abs(shape.largest) ? rest : shape.largest;
-    }
-    return shape;
-}
-
-/// Whether the lowest ways push together.
-std::optional<bool> samePolarity(const CabinetView& left, const CabinetView& right) {
-    const auto l = waysFromBelow(left);
-    const auto r = waysFromBelow(right);
-    if (l.empty() || r.empty() || left.result.axis != right.result.axis) {
-        return std::nullopt;
-    }
-    // The octave in which the lowest way is loudest decides.
-    const auto loudest = std::ranges::max_element(
-        l.front().way->pressure, {}, [](const curve::Complex& p) { return std::norm(p); });
-    const auto k = static_cast<std::size_t>(loudest - l.front().way->pressure.begin());
-    const double angle = std::arg(l.front().way->pressure[k] / r.front().way->pressure[k]);
-    return std::abs(angle) < std::numbers::pi / 2.0;
-}
-
-/// The same from takes of both as a whole, where these are known to be of the networks drawn now:
-/// then it is the wiring as it is, cables and terminals included.
-std::optional<bool> takenPolarity(const CabinetView& left, const CabinetView& right) {
-    if (!hasTakeOfItsNetwork(left) || !hasTakeOfItsNetwork(right)) {
-        return std::nullopt;
-    }
-    const auto told = evaluation::alikeByTakes(left.job, left.cabinet, right.cabinet);
-    return told.found ? std::optional(told.found->sign > 0) : std::nullopt;
-}
-
-void putPair(Collector& all, const CabinetView& left, const CabinetView& right) {
-    const std::size_t scope = all.add({.cabinet = left.cabinet.id, .other = right.cabinet.id});
-    all.put(scope, fact::polar::mirrored, left.cabinet.mirrored != right.cabinet.mirrored);
-    const bool sums = !left.result.sum.empty() && !right.result.sum.empty();
-    if (sums) {
-        if (const auto shape = compare(left.result, right.result)) {
-            all.put(scope, fact::pair::level_difference_db, shape->level);
-            all.put(scope, fact::pair::shape_max_db, shape->largest);
-        }
-    }
-    const auto taken = takenPolarity(left, right);
-    if (const auto same = taken ? taken : sums ? samePolarity(left, right) : std::nullopt) {
-        all.put(scope, fact::pair::polarity_equal, *same);
-    }
-    if (left.cabinet.mounts.size() != right.cabinet.mounts.size()) {
-        return;
-    }
-    for (std::size_t i = 0; i < left.cabinet.mounts.size(); ++i) {
-        const auto l = resonanceOf(left.assembly, left.cabinet.mounts[i].driver);
-        const auto r = resonanceOf(right.assembly, right.cabinet.mounts[i].driver);
-        if (l && r) {
-            const std::size_t twins = all.add({.cabinet = left.cabinet.id,
-                                               .driver = left.cabinet.mounts[i].driver,
-                                               .other = right.cabinet.mounts[i].driver},
-                                              scope);
-            all.put(twins, fact::pair::fs_left_hz, *l);
-            all.put(twins, fact::pair::fs_right_hz, *r);
-        }
-    }
-}
-
 } // namespace
 
 std::vector<Scope> facts(const job::Job& job,
@@ -641,34 +487,6 @@ std::vector<Scope> facts(const job::Job& job,
         }
     }
     return all.take();
-}
-
-Limits limitsOf(const job::Job& job) {
-    Limits limits;
-    for (const job::RuleLimit& limit : job.limits) {
-        limits.insert_or_assign(limit.rule, limit.limit);
-    }
-    return limits;
-}
-
-job::Dismissal dismissalFor(const Finding& finding) {
-    return {.rule = std::string(rules()[finding.rule].id),
-            .cabinet = finding.subject.cabinet,
-            .driver = finding.subject.driver,
-            .other = finding.subject.other,
-            .part = finding.subject.part,
-            .take = finding.subject.take};
-}
-
-const job::Dismissal* dismissalOf(const job::Job& job, const Finding& finding) {
-    const job::Dismissal about = dismissalFor(finding);
-    const auto found = std::ranges::find_if(job.dismissals, [&](const job::Dismissal& dismissal) {
-        job::Dismissal bare = dismissal;
-        bare.note.clear();
-        bare.date.clear();
-        return bare == about;
-    });
-    return found == job.dismissals.end() ? nullptr : &*found;
 }
 
 } // namespace yf::findings

@@ -13,13 +13,4 @@ namespace yf::findings {
                                        const evaluation::Assembly& assembly,
                                        const evaluation::Evaluation& evaluation);
 
-/// The limits that a person changed.
-[[nodiscard]] Limits limitsOf(const job::Job& job);
-
-/// The dismissal of a finding, or nothing.
-[[nodiscard]] const job::Dismissal* dismissalOf(const job::Job& job, const Finding& finding);
-
-/// A dismissal for it, without note and date.
-[[nodiscard]] job::Dismissal dismissalFor(const Finding& finding);
-
 } // namespace yf::findings

@@ -3,6 +3,8 @@
 
 #include "core/measure/decode.h"
 #include "core/measure/inputs.h"
+#include "core/measure/table_json.h"
+#include "core/measure/table_lines.h"
 #include "core/measure/touchstone.h"
 #include "core/quantity/level.h"
 #include "core/text/fields.h"
@@ -10,7 +12,6 @@
 #include "core/text/number.h"
 
 #include <algorithm>
-#include <cctype>
 #include <cmath>
 #include <numeric>
 #include <utility>
@@ -18,181 +19,6 @@
 namespace yf::measure {
 
 namespace {
-
-struct Line {
-    int number{};
-    std::string_view content;
-};
-
-struct Lines {
-    std::string_view header;
-    std::vector<Line> data;
-};
-
-enum class Delimiter { tab, semicolon, space, comma };
-
-constexpr std::string_view delimiterNames[] = {YF_WORDS("core", "tab"),
-                                               YF_WORDS("core", "semicolon"),
-                                               YF_WORDS("core", "space"),
-                                               YF_WORDS("core", "comma")};
-
-/// How many data lines the delimiter is judged by.
-constexpr std::size_t linesLookedAt = 20;
-
-bool isBlank(char c) {
-    return c == ' ' || c == '\t';
-}
-
-std::string_view trim(std::string_view text) {
-    while (!text.empty() && isBlank(text.front())) {
-        text.remove_prefix(1);
-    }
-    while (!text.empty() && isBlank(text.back())) {
-        text.remove_suffix(1);
-    }
-    return text;
-}
-
-bool isComment(std::string_view line) {
-    return line.empty() || std::string_view("*#;!%").find(line.front()) != std::string_view::npos ||
-           line.starts_with("//");
-}
-
-/// Point or comma, any exponent letter, a leading plus; not yet judged against the table's own
-/// decimal sign.
-std::optional<double> readToken(std::string_view token) {
-    std::string plain(token.starts_with('+') ? token.substr(1) : token);
-    for (char& c : plain) {
-        if (c == ',') {
-            c = '.';
-        } else if (c == 'd' || c == 'D') {
-            c = 'e';
-        }
-    }
-    return text::parseNumber(plain);
-}
-
-bool startsWithNumber(std::string_view line) {
-    const std::size_t end = line.find_first_of(" \t;");
-    std::string_view token = line.substr(0, end);
-    if (readToken(token)) {
-        return true;
-    }
-    token = token.substr(0, token.find(','));
-    return readToken(token).has_value();
-}
-
-std::string lower(std::string_view text) {
-    std::string result(text);
-    std::ranges::transform(
-        result, result.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return result;
-}
-
-bool contains(std::string_view text, std::string_view part) {
-    return text.find(part) != std::string_view::npos;
-}
-
-/// "rad" standing by itself, not within "grad" or "radiated".
-bool hasWord(std::string_view text, std::string_view word) {
-    const auto letter = [&](std::size_t i) {
-        return i < text.size() && std::isalpha(static_cast<unsigned char>(text[i])) != 0;
-    };
-    for (std::size_t at = text.find(word); at != std::string_view::npos;
-         at = text.find(word, at + 1)) {
-        if (!(at > 0 && letter(at - 1)) && !letter(at + word.size())) {
-            return true;
-        }
-    }
-    return false;
-}
-
-Lines splitLines(std::string_view text) {
-    Lines lines;
-    std::string_view commentHeader;
-    int number = 0;
-    while (!text.empty()) {
-        const std::size_t end = text.find_first_of("\r\n");
-        const std::string_view line = trim(text.substr(0, end));
-        ++number;
-        std::size_t skip = end == std::string_view::npos ? text.size() : end + 1;
-        if (end != std::string_view::npos && text[end] == '\r' && end + 1 < text.size() &&
-            text[end + 1] == '\n') {
-            ++skip;
-        }
-        text.remove_prefix(skip);
-        if (isComment(line)) {
-            const std::string words = lower(line);
-            // Many programs comment out the line that names the columns; a kHz there counts too.
-            if (lines.data.empty() && contains(words, "freq") && contains(words, "hz")) {
-                commentHeader = line;
-            }
-            continue;
-        }
-        if (lines.data.empty() && !startsWithNumber(line)) {
-            lines.header = line;
-            continue;
-        }
-        lines.data.push_back({number, line});
-    }
-    if (lines.header.empty()) {
-        lines.header = commentHeader;
-    }
-    return lines;
-}
-
-std::vector<std::string_view> splitColumns(std::string_view line, Delimiter delimiter) {
-    std::vector<std::string_view> columns;
-    if (delimiter == Delimiter::space) {
-        std::size_t at = 0;
-        while ((at = line.find_first_not_of(" \t", at)) != std::string_view::npos) {
-            const std::size_t end = line.find_first_of(" \t", at);
-            columns.push_back(line.substr(at, end - at));
-            at = end;
-        }
-        return columns;
-    }
-    const char mark = delimiter == Delimiter::tab         ? '\t'
-                      : delimiter == Delimiter::semicolon ? ';'
-                                                          : ',';
-    std::size_t at = 0;
-    for (std::size_t end = line.find(mark); end != std::string_view::npos;
-         end = line.find(mark, at)) {
-        columns.push_back(trim(line.substr(at, end - at)));
-        at = end + 1;
-    }
-    columns.push_back(trim(line.substr(at)));
-    while (!columns.empty() && columns.back().empty()) {
-        columns.pop_back();
-    }
-    return columns;
-}
-
-Delimiter guessDelimiter(const std::vector<Line>& data) {
-    const std::size_t looked = std::min(data.size(), linesLookedAt);
-    const auto all = [&](auto&& holds) {
-        return std::all_of(data.begin(),
-                           data.begin() + static_cast<std::ptrdiff_t>(looked),
-                           [&](const Line& line) { return holds(line.content); });
-    };
-    if (all([](std::string_view line) { return contains(line, "\t"); })) {
-        return Delimiter::tab;
-    }
-    if (all([](std::string_view line) { return contains(line, ";"); })) {
-        return Delimiter::semicolon;
-    }
-    const bool blanks =
-        all([](std::string_view line) { return splitColumns(line, Delimiter::space).size() >= 2; });
-    const bool commaBlank =
-        all([](std::string_view line) { return contains(line, ", ") || contains(line, ",\t"); });
-    if (blanks && !commaBlank) {
-        return Delimiter::space;
-    }
-    if (all([](std::string_view line) { return contains(line, ","); })) {
-        return Delimiter::comma;
-    }
-    return Delimiter::space;
-}
 
 Error at(int line, std::size_t column, const Words& what) {
     return {"text",
@@ -562,98 +388,6 @@ Result<ImportedTable> readOnePort(const std::string& text) {
     }
     if (port.dcDropped) {
         table.warnings.emplace_back("dc_row_dropped");
-    }
-    return table;
-}
-
-/// Numbers of a list under one of its names.
-Result<std::optional<std::vector<double>>>
-listOf(const text::Value& value, std::string_view key, std::size_t count) {
-    const text::Value* found = value.find(key);
-    if (found == nullptr || found->isNull()) {
-        return std::optional<std::vector<double>>();
-    }
-    const auto* list = found->list();
-    if (list == nullptr) {
-        return Error{std::string(key),
-                     YF_WORDS("core", "no list"),
-                     YF_WORDS("core", "must be a list of numbers")};
-    }
-    std::vector<double> numbers;
-    for (const text::Value& entry : *list) {
-        if (entry.number() == nullptr) {
-            return Error{std::string(key) + "[" + std::to_string(numbers.size()) + "]",
-                         YF_WORDS("core", "no number"),
-                         YF_WORDS("core", "must be a number")};
-        }
-        numbers.push_back(*entry.number());
-    }
-    if (count > 0 && numbers.size() != count) {
-        return Error{std::string(key),
-                     say(YF_WORDS("core", "%1 values for %2 entries of frequencies_hz"),
-                         std::to_string(numbers.size()),
-                         std::to_string(count)),
-                     ""};
-    }
-    return std::optional(std::move(numbers));
-}
-
-Result<ImportedTable> readJson(const std::string& text) {
-    auto value = text::parseJson(text);
-    if (!value) {
-        return Error{"text", value.error().given, YF_WORDS("core", "must be one JSON object")};
-    }
-    YF_TRY(frequencies, listOf(*value, "frequencies_hz", 0));
-    if (!frequencies) {
-        return Error{"frequencies_hz", "missing", YF_WORDS("core", "must be a list of numbers")};
-    }
-    const std::size_t count = frequencies->size();
-    if (count < 2) {
-        return Error{"frequencies_hz",
-                     text::given(std::to_string(count)),
-                     YF_WORDS("core", "must be 2 or more")};
-    }
-    if (!(frequencies->front() > 0.0)) {
-        return Error{"frequencies_hz[0]",
-                     YF_WORDS("core", "not above 0"),
-                     YF_WORDS("core", "must be above 0")};
-    }
-    if (auto error = checkRising(*frequencies, "frequencies_hz")) {
-        return *error;
-    }
-    YF_TRY(levels, listOf(*value, "levels_db", count));
-    YF_TRY(ohms, listOf(*value, "impedances_ohm", count));
-    YF_TRY(magnitudes, listOf(*value, "magnitudes_ohm", count));
-    YF_TRY(phases, listOf(*value, "phases_deg", count));
-    ImportedTable table{.frequencies = *frequencies,
-                        .levels = levels,
-                        .magnitudes = ohms ? ohms : magnitudes,
-                        .hasPhase = phases.has_value(),
-                        .form = "json",
-                        .rows = static_cast<int>(count),
-                        .columns = phases ? 3 : 2,
-                        .delimiter = "comma",
-                        .decimal = "point"};
-    if (table.levels.has_value() == table.magnitudes.has_value()) {
-        return Error{"levels_db",
-                     table.levels ? YF_WORDS("core", "given beside impedances_ohm") : "missing",
-                     YF_WORDS("core", "must be given, or impedances_ohm")};
-    }
-    if (table.magnitudes) {
-        const auto bad =
-            std::ranges::find_if(*table.magnitudes, [](double v) { return !(v > 0.0); });
-        if (bad != table.magnitudes->end()) {
-            return Error{"impedances_ohm[" + std::to_string(bad - table.magnitudes->begin()) + "]",
-                         text::printNumber(*bad),
-                         YF_WORDS("core", "must be above 0")};
-        }
-    }
-    table.quantity = table.magnitudes ? "impedance" : "level";
-    if (phases) {
-        for (double& phase : *phases) {
-            phase *= quantity::degree;
-        }
-        table.phases = std::move(phases);
     }
     return table;
 }

@@ -27,6 +27,8 @@ struct NullOf {
 struct NullBounds {
     double phase{}; ///< rad
     double level{}; ///< dB
+
+    bool operator==(const NullBounds&) const = default;
 };
 
 [[nodiscard]] NullBounds boundsOf(double depth);

@@ -22,6 +22,8 @@ struct Wired {
 struct WiringPattern {
     std::vector<bool> reversed; ///< against the drawing, one for each way; the lowest never
     double residual{};          ///< dB, robust rms of sum less model, a common level taken out
+
+    bool operator==(const WiringPattern&) const = default;
 };
 
 struct WiringFound {
@@ -33,6 +35,8 @@ struct WiringFound {
     double hole{};       ///< dB, deepest below what the drawing gives
     double difference{}; ///< dB, largest between drawing and best, either way
     double confidence{}; ///< 0 … 1: how much better than every other pattern
+
+    bool operator==(const WiringFound&) const = default;
 };
 
 /// Compares |Σ ±P| of every pattern with the measured levels, a common level free, over 1/12-octave

@@ -12,30 +12,13 @@ namespace yf::tune {
 
 namespace {
 
+using network::addRealProduct;
 using network::Block;
 using network::blockSize;
 using network::RealBlock;
+using network::sumOfProducts;
 
 constexpr double perNeper = 20.0 / std::numbers::ln10;
-
-/// Σ a·b in four sums, so that the compiler may take four at a time.
-double dot(const RealBlock& a, const RealBlock& b) {
-    double sums[4] = {};
-    static_assert(blockSize % 4 == 0);
-    for (std::size_t k = 0; k < blockSize; k += 4) {
-        for (std::size_t j = 0; j < 4; ++j) {
-            sums[j] += a[k + j] * b[k + j];
-        }
-    }
-    return (sums[0] + sums[1]) + (sums[2] + sums[3]);
-}
-
-/// acc += Re(a·b)
-void addReal(RealBlock& acc, const Block& a, const Block& b) {
-    for (std::size_t k = 0; k < blockSize; ++k) {
-        acc[k] += a.re[k] * b.re[k] - a.im[k] * b.im[k];
-    }
-}
 
 /// Rows over the axis in blocks; the last one is filled up with its last value.
 std::vector<std::vector<Block>> blocksOf(const std::vector<std::vector<Complex>>& rows,
@@ -81,21 +64,21 @@ struct Objective::Rows {
 
     /// Takes in one kind of residual over a block; rows with a level have −w in its column.
     void take(const RealBlock& e, const RealBlock& weight, Level* level) {
-        e2 += dot(e, e);
+        e2 += sumOfProducts(e, e);
         if (level != nullptr) {
-            level->we += dot(weight, e);
-            level->ww += dot(weight, weight);
+            level->we += sumOfProducts(weight, e);
+            level->ww += sumOfProducts(weight, weight);
         }
         if (!withSlope) {
             return;
         }
         for (std::size_t p = 0; p < n; ++p) {
-            g[p] += dot(J[p], e);
+            g[p] += sumOfProducts(J[p], e);
             if (level != nullptr) {
-                level->a[p] += dot(J[p], weight);
+                level->a[p] += sumOfProducts(J[p], weight);
             }
             for (std::size_t q = p; q < n; ++q) {
-                A[p * n + q] += dot(J[p], J[q]);
+                A[p * n + q] += sumOfProducts(J[p], J[q]);
             }
         }
     }
@@ -290,7 +273,7 @@ void Objective::setSumSlopes(const Frame& f,
         rows.J[i].fill(0.0);
         for (std::size_t end = 0; end < P.size(); ++end) {
             if (const Block* log = logOf(i, end, f.block)) {
-                addReal(rows.J[i], share[end], *log);
+                addRealProduct(rows.J[i], share[end], *log);
             }
         }
     }
@@ -422,7 +405,7 @@ void Objective::addFloor(Frame& f, Rows& rows, std::size_t amplifier) {
             if (i >= free_.size() || sweep_.amplifierOf(free_[i]) != amplifier) {
                 continue;
             }
-            addReal(rows.J[i], sweep_.admittanceLog(free_[i]), inverse);
+            addRealProduct(rows.J[i], sweep_.admittanceLog(free_[i]), inverse);
             for (std::size_t k = 0; k < blockSize; ++k) {
                 rows.J[i][k] *= f.weight[k];
             }
@@ -453,7 +436,7 @@ void Objective::setTrackingSlopes(const Frame& f,
         }
         for (std::size_t i = 0; i < unknowns(); ++i) {
             if (const Block* log = logOf(i, which, f.block)) {
-                addReal(rows.J[i], x, *log);
+                addRealProduct(rows.J[i], x, *log);
             }
         }
     }

@@ -23,6 +23,24 @@ YF_VECTORISED void addProduct(Block& acc, const Block& a, const Block& b) {
     }
 }
 
+YF_VECTORISED void addRealProduct(RealBlock& acc, const Block& a, const Block& b) {
+    for (std::size_t k = 0; k < blockSize; ++k) {
+        acc[k] += a.re[k] * b.re[k] - a.im[k] * b.im[k];
+    }
+}
+
+YF_VECTORISED double sumOfProducts(const RealBlock& a, const RealBlock& b) {
+    // In four sums, so that four can be taken at a time.
+    double sums[4] = {};
+    static_assert(blockSize % 4 == 0);
+    for (std::size_t k = 0; k < blockSize; k += 4) {
+        for (std::size_t j = 0; j < 4; ++j) {
+            sums[j] += a[k + j] * b[k + j];
+        }
+    }
+    return (sums[0] + sums[1]) + (sums[2] + sums[3]);
+}
+
 YF_VECTORISED void subtractProduct(Block& acc, const Block& a, const Block& b) {
     for (std::size_t k = 0; k < blockSize; ++k) {
         acc.re[k] -= a.re[k] * b.re[k] - a.im[k] * b.im[k];

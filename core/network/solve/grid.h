@@ -41,6 +41,10 @@ inline constexpr double immittanceFloor = 1e-12;
 void fill(Block& out, Complex value);
 /// acc += a·b
 void addProduct(Block& acc, const Block& a, const Block& b);
+/// acc += Re(a·b)
+void addRealProduct(RealBlock& acc, const Block& a, const Block& b);
+/// Σ a·b
+[[nodiscard]] double sumOfProducts(const RealBlock& a, const RealBlock& b);
 /// acc −= a·b
 void subtractProduct(Block& acc, const Block& a, const Block& b);
 /// out = a·b

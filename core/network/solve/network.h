@@ -63,6 +63,10 @@ struct Network {
     bool operator==(const Network&) const = default;
 };
 
+/// Two frequencies or more, each above the one before; an error at `path`.
+[[nodiscard]] std::optional<Error> checkAxis(const std::vector<double>& frequencies,
+                                             const std::string& path);
+
 /// Loads on any axis: what a search between grid points needs.
 using LoadsOn = std::function<Result<Loads>(const Axis&)>;
 

@@ -6,6 +6,7 @@
 #include "core/edit/front.h"
 #include "core/edit/measurement.h"
 #include "core/evaluation/assemble.h"
+#include "core/findings/dismissal.h"
 #include "core/findings/facts.h"
 #include "core/findings/known_facts.h"
 #include "core/findings/words.h"

@@ -14,6 +14,7 @@
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 #include "core/study/align.h"
+#include "core/study/arrival.h"
 #include "core/study/order_way.h"
 #include "core/take/make.h"
 #include "tests/support/demo_job.h"

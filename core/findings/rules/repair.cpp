@@ -1,0 +1,138 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+// What a repair costs, what was seen on arrival, and what is dangerous.
+#include "core/base/words.h"
+#include "core/findings/known_facts.h"
+#include "core/findings/rules/tables.h"
+
+namespace yf::findings::table {
+
+using namespace fact;
+
+namespace {
+
+const Rule rules[] = {
+    {"cost.value",
+     hint,
+     YF_WORDS("core", "Dearer than the speaker is worth"),
+     cost::expected > cost::market_value,
+     YF_WORDS("core", "The repair costs more than the speaker would fetch."),
+     YF_WORDS("core", "Tell the owner in writing; it may be worth it to them."),
+     M,
+     none,
+     Leads::response},
+    {"cost.foam",
+     hint,
+     YF_WORDS("core", "A new edge would do"),
+     cost::foam_rotten == true && bench::coil_good == true,
+     YF_WORDS("core", "With a sound coil a new edge is the cheapest complete repair."),
+     YF_WORDS("core", "Renew the edges of both cabinets with one of the right stiffness."),
+     R,
+     none,
+     Leads::response},
+    {"cost.odd_driver",
+     caution,
+     YF_WORDS("core", "A lone substitute will not match"),
+     abs(cost::sensitivity_difference_db) > 1,
+     YF_WORDS("core", "A single substitute would not match its twin."),
+     YF_WORDS("core", "Replace the set and tune anew, or find an original."),
+     R,
+     decibels,
+     Leads::response},
+    {"intake.bridge",
+     caution,
+     YF_WORDS("core", "A protector is bridged"),
+     intake::bridged == true,
+     YF_WORDS("core",
+              "A bridge is for a test only: behind it nothing saves the driver, or the room from a "
+              "fire."),
+     YF_WORDS("core", "Fit a part of the printed rating, enter it, and read its continuity."),
+     P,
+     none,
+     Leads::intake},
+    {"intake.protector",
+     caution,
+     YF_WORDS("core", "A protector is open"),
+     intake::protector_open == true,
+     YF_WORDS("core", "What is behind it is silent and may be sound; it opened for a reason."),
+     YF_WORDS("core", "Measure the driver behind it, find the cause, then fit the rated part."),
+     P,
+     none,
+     Leads::intake},
+    {"intake.part",
+     caution,
+     YF_WORDS("core", "A part of the old speaker is bad"),
+     intake::part_bad == true,
+     YF_WORDS("core", "It was found bad when the speaker came in."),
+     YF_WORDS("core", "Clean, mend or replace it, then change its condition in the list."),
+     M,
+     none,
+     Leads::intake},
+    {"safe.dc",
+     stop,
+     YF_WORDS("core", "Direct voltage from the amplifier"),
+     abs(safe::amplifier_dc_v) > 0.1,
+     YF_WORDS("core", "Direct voltage pushes coils out of place and heats them."),
+     YF_WORDS("core", "Have the amplifier repaired before anything is connected."),
+     R,
+     volts,
+     Leads::response},
+    {"safe.ground",
+     stop,
+     YF_WORDS("core", "The probe would short the amplifier"),
+     safe::amplifier_bridged == true && safe::probe_grounded == true,
+     YF_WORDS("core", "The earthed side of the probe shorts one half of a bridged amplifier."),
+     YF_WORDS("core", "Use a differential probe, or an amplifier that is not bridged."),
+     P,
+     none,
+     Leads::response},
+    {"safe.exposure",
+     stop,
+     YF_WORDS("core", "Enough noise for today"),
+     safe::hours / 8 * pow(2, (safe::level_dba - 85) / 3) > 1,
+     YF_WORDS("core",
+              "The day's dose of noise is used up (85 dB(A) for 8 h, half the time for each 3 dB; "
+              "from memory)."),
+     YF_WORDS("core", "Wear ear protection; use shorter sweeps."),
+     S,
+     none,
+     Leads::response},
+    {"safe.sweep",
+     stop,
+     YF_WORDS("core", "A sweep that would kill the tweeter"),
+     safe::tweeter_direct == true && safe::drive_v > 1 &&
+         safe::sweep_low_hz < driver::tweeter_fs_hz,
+     YF_WORDS("core",
+              "Swept below its resonance without a capacitor, a tweeter tears its lead-ins."),
+     YF_WORDS("core", "Begin the sweep above fs, or put a capacitor in series."),
+     R,
+     volts,
+     Leads::response},
+    {"safe.beryllium",
+     stop,
+     YF_WORDS("core", "Poisonous dust"),
+     safe::diaphragm_beryllium == true && safe::diaphragm_broken == true,
+     YF_WORDS("core", "The dust of a broken beryllium diaphragm is poisonous."),
+     YF_WORDS("core", "Do not touch, do not vacuum; seal it and give it to a specialist."),
+     P,
+     none,
+     Leads::response},
+    {"safe.clip",
+     caution,
+     YF_WORDS("core", "The amplifier will clip"),
+     safe::amplifier_needed_w > safe::amplifier_w,
+     YF_WORDS("core",
+              "The level wanted drives the amplifier into clipping, and the tweeter takes the "
+              "average power."),
+     YF_WORDS("core", "Play softer, or take more amplifier or a more efficient speaker."),
+     M,
+     watts,
+     Leads::response},
+};
+
+} // namespace
+
+std::span<const Rule> repairRules() {
+    return rules;
+}
+
+} // namespace yf::findings::table
