@@ -40,6 +40,8 @@ public:
 
     [[nodiscard]] bool followsDriver() const override { return true; }
 
+    [[nodiscard]] bool movesDrivers() const override { return true; }
+
     [[nodiscard]] bool working() const override { return helps_->working(); }
 
     void display(const Sight& sight) override;

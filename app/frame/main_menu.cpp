@@ -51,7 +51,7 @@ void MainMenu::fillJob() {
     QMenu* job = window_.menuBar()->addMenu(tr("&Job"));
     add(job, {tr("&New job …"), QStringLiteral("new"), QKeySequence::New}, [this] {
         window_.showStart();
-        window_.startPage_->focusNewJob();
+        window_.parts_.startPage->focusNewJob();
     });
     add(job, {tr("&Open …"), QStringLiteral("open"), QKeySequence::Open}, [this] {
         window_.files_->askOpen();
@@ -105,8 +105,8 @@ void MainMenu::fillEdit() {
     // Buttons of their own: one that took the action's ever new name would have the whole window
     // laid out anew with each change.
     for (const auto& [button, action, text] :
-         {std::tuple{window_.undoButton_, undo_, tr("Undo")},
-          std::tuple{window_.redoButton_, redo_, tr("Redo")}}) {
+         {std::tuple{window_.parts_.undoButton, undo_, tr("Undo")},
+          std::tuple{window_.parts_.redoButton, redo_, tr("Redo")}}) {
         button->setText(text);
         connect(button, &QToolButton::clicked, action, &QAction::trigger);
     }
@@ -116,7 +116,7 @@ void MainMenu::fillEdit() {
         {tr("Edit the &front"), QStringLiteral("edit_front"), QKeySequence(Qt::CTRL | Qt::Key_E)},
         [this] { window_.setFrontEditing(editFront_->isChecked()); });
     editFront_->setCheckable(true);
-    window_.editFront_->setDefaultAction(editFront_);
+    window_.parts_.editFront->setDefaultAction(editFront_);
     auto* units = new QActionGroup(this);
     metric_ = add(edit, {tr("Lengths in &metres"), QStringLiteral("metric"), {}}, [this] {
         window_.desk_.apply(edit::changeUnits(job::LengthUnits::metric));
@@ -137,21 +137,21 @@ void MainMenu::fillEdit() {
                     {tr("Name the present &state …"),
                      QStringLiteral("snapshot"),
                      QKeySequence(Qt::CTRL | Qt::Key_B)},
-                    [this] { window_.snapshots_->askForName(); })
+                    [this] { window_.parts_.snapshots->askForName(); })
              << add(edit,
                     {tr("What is &different since the snapshot"),
                      QStringLiteral("differences"),
                      QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_B)},
                     [this] { window_.showDifferences(); })
              << add(edit, {tr("A &note for the log"), QStringLiteral("note"), {}}, [this] {
-                    window_.log_->askForNote();
+                    window_.parts_.log->askForNote();
                     window_.displayRecord();
                 });
 }
 
 void MainMenu::fillView() {
     QMenu* view = window_.menuBar()->addMenu(tr("&View"));
-    for (Stage* stage : window_.stages_) {
+    for (Stage* stage : window_.parts_.stages) {
         needJob_ << add(view,
                         {stage->title(),
                          QStringLiteral("stage_") + stage->id(),
@@ -164,7 +164,7 @@ void MainMenu::fillView() {
                     [this] { window_.setFindingsShown(findings_->isChecked()); });
     findings_->setCheckable(true);
     log_ = add(view, {tr("&Log"), QStringLiteral("log"), QKeySequence(Qt::Key_F7)}, [this] {
-        window_.log_->setVisible(log_->isChecked());
+        window_.parts_.log->setVisible(log_->isChecked());
         window_.displayRecord();
     });
     log_->setCheckable(true);
@@ -207,8 +207,8 @@ void MainMenu::fillThemes(QMenu* view) {
     dark->setToolTip(tr("The other of the pair"));
     view->addSeparator();
     const auto restarts = [this](const QString& what) {
-        window_.notice_->tell(Gravity::note,
-                              tr("%1 from the next start of the program on.").arg(what));
+        window_.parts_.notice->tell(Gravity::note,
+                                    tr("%1 from the next start of the program on.").arg(what));
     };
     QMenu* scale = view->addMenu(tr("&Size of everything"));
     auto* scales = new QActionGroup(this);
@@ -298,21 +298,21 @@ void MainMenu::fillHelp() {
         {tr("&About what has the focus"), QStringLiteral("help"), QKeySequence::HelpContents},
         [this] { window_.showHelp(); });
     add(help, {tr("All pages of the &guide"), QStringLiteral("guide"), {}}, [this] {
-        window_.help_->open(QStringLiteral("index"));
-        window_.findings_->setVisible(false);
+        window_.parts_.help->open(QStringLiteral("index"));
+        window_.parts_.findings->setVisible(false);
     });
     add(help, {tr("&Keys"), QStringLiteral("keys"), {}}, [this] {
-        window_.help_->open(QStringLiteral("keys"));
-        window_.findings_->setVisible(false);
+        window_.parts_.help->open(QStringLiteral("keys"));
+        window_.parts_.findings->setVisible(false);
     });
     QAction* find = add(help,
                         {tr("&Find a command, driver, take or finding"),
                          QStringLiteral("find"),
                          QKeySequence(Qt::CTRL | Qt::Key_K)},
                         [this] { window_.findCommand(); });
-    window_.findButton_->setDefaultAction(find);
-    window_.findButton_->setText(tr("⌕ Find"));
-    window_.findButton_->setAccessibleName(find->text().remove(u'&'));
+    window_.parts_.findButton->setDefaultAction(find);
+    window_.parts_.findButton->setText(tr("⌕ Find"));
+    window_.parts_.findButton->setAccessibleName(find->text().remove(u'&'));
 }
 
 void MainMenu::update() {
@@ -335,14 +335,14 @@ void MainMenu::update() {
          canUndo ? tr("&Undo: %1").arg(spoken(document->history().undoName())) : tr("&Undo"));
     name(redo_,
          canRedo ? tr("&Redo: %1").arg(spoken(document->history().redoName())) : tr("&Redo"));
-    for (const auto& [button, action] :
-         {std::pair{window_.undoButton_, undo_}, std::pair{window_.redoButton_, redo_}}) {
+    for (const auto& [button, action] : {std::pair{window_.parts_.undoButton, undo_},
+                                         std::pair{window_.parts_.redoButton, redo_}}) {
         button->setEnabled(action->isEnabled());
         button->setToolTip(action->text().remove(u'&'));
     }
-    editFront_->setChecked(window_.front_->editing());
+    editFront_->setChecked(window_.parts_.front->editing());
     findings_->setChecked(window_.findingsWanted_ && document != nullptr);
-    log_->setChecked(window_.log_->isVisible());
+    log_->setChecked(window_.parts_.log->isVisible());
     const bool inches = document != nullptr && document->job().units == job::LengthUnits::inch;
     metric_->setChecked(!inches);
     inch_->setChecked(inches);

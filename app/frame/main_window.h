@@ -3,40 +3,19 @@
 
 #include "app/desk/desk.h"
 #include "app/frame/command_finder.h"
+#include "app/frame/window_parts.h"
 #include "app/plots/plot.h"
 #include "core/findings/judge.h"
 
 #include <QMainWindow>
 #include <QPointer>
 
-class QAction;
-class QBoxLayout;
-class QLabel;
-class QMenu;
-class QStackedWidget;
-class QToolButton;
-
 namespace yf::app {
 
 class Ask;
-class CabinetChips;
-class DifferencesStrip;
-class Files;
-class FindingsPanel;
-class FrontEditor;
-class FrontView;
-class HelpPane;
-class HoldSpace;
-class ImportSheet;
-class LineBar;
-class LogStrip;
 class Commands;
+class Files;
 class MainMenu;
-class Notice;
-class PracticePage;
-class Route;
-class SnapshotBar;
-class StartPage;
 
 /// The frame: Front and route at the left, one stage, findings at the right, the line at the
 /// bottom. It shows what lies on the Desk and asks the Desk for what a person wants.
@@ -95,12 +74,9 @@ private:
     friend class Showing;
     class MainMenu;
 
-    void build();
-    void buildHead(QBoxLayout* column, QWidget* middle);
     void connectParts();
     void connectStage(Stage* stage);
     void connectDesk();
-    [[nodiscard]] Stage* firstStage() const;
     void openedJob();
     void displayAll();
     void displayRecord();
@@ -120,37 +96,13 @@ private:
     void tell(const Done& done);
     void offerPlace(const QString& why);
     void findCommand();
-    [[nodiscard]] QVector<Command> commands() const;
+    [[nodiscard]] QVector<Command> commands();
     [[nodiscard]] Plot* plotInFocus() const;
     void retheme();
 
-    Ask& ask_;
     Desk desk_;
-    QWidget* left_{}; ///< Front and route
-    FrontView* front_{};
-    FrontEditor* frontEditor_{};
-    CabinetChips* chips_{};
-    Route* route_{};
-    FindingsPanel* findings_{};
-    HelpPane* help_{};
-    LogStrip* log_{};
-    LineBar* line_{};
-    Notice* notice_{};
-    DifferencesStrip* differences_{};
-    SnapshotBar* snapshots_{};
-    HoldSpace* holdSpace_{};
-    CommandFinder* finder_{};
-    QLabel* where_{};
-    QToolButton* findButton_{};
-    QToolButton* undoButton_{};
-    QToolButton* redoButton_{};
-    QToolButton* editFront_{};
-    QStackedWidget* pages_{};
-    StartPage* startPage_{};
-    PracticePage* practice_{};
-    ImportSheet* import_{};
+    WindowParts parts_;
     Files* files_{};
-    QVector<Stage*> stages_;
     Stage* stage_{};
     Commands* menu_{}; ///< null until it is fitted
     mutable QPointer<QWidget> lastPlot_;

@@ -22,7 +22,7 @@ bool Showing::showFrame(const QString& name) {
         {QStringLiteral("front-editor"), [](MainWindow& w) { w.setFrontEditing(true); }},
         {QStringLiteral("log"),
          [](MainWindow& w) {
-             w.log_->setVisible(true);
+             w.parts_.log->setVisible(true);
              w.displayRecord();
          }},
         {QStringLiteral("help"), [](MainWindow& w) { w.showHelp(); }},
@@ -41,12 +41,12 @@ bool Showing::showFrame(const QString& name) {
 void Showing::practise(const QStringList& order) {
     window_.practise(order.value(1).toULongLong(), std::clamp(order.value(2).toInt(), 1, 3));
     if (order.size() > 3) {
-        window_.practice_->replay(order[3].split(u'+'), order.value(4));
+        window_.parts_.practice->replay(order[3].split(u'+'), order.value(4));
     }
 }
 
 void Showing::drag(const QStringList& order) {
-    FrontView* front = window_.front_;
+    FrontView* front = window_.parts_.front;
     const auto from = front->placeOf(order.value(1).toStdString());
     if (!from) {
         return;
@@ -69,7 +69,7 @@ bool Showing::show(const QString& what) {
     const QStringList order = what.split(u':');
     const QString& kind = order.front();
     if (kind == QLatin1String("finding")) {
-        window_.findings_->unfold(order.value(1));
+        window_.parts_.findings->unfold(order.value(1));
     } else if (kind == QLatin1String("practise")) {
         practise(order);
     } else if (kind == QLatin1String("drag")) {
@@ -81,7 +81,7 @@ bool Showing::show(const QString& what) {
             QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents, 20);
         }
     } else if (const bool known = std::ranges::any_of(
-                   window_.stages_, [&](const Stage* stage) { return stage->id() == kind; });
+                   window_.parts_.stages, [&](const Stage* stage) { return stage->id() == kind; });
                known) {
         const auto place = Place::read(what);
         return place && window_.go(*place);

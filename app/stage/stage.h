@@ -65,6 +65,9 @@ public:
     /// Whether it is about the driver chosen: it stays when another is clicked on the Front.
     [[nodiscard]] virtual bool followsDriver() const { return false; }
 
+    /// Whether drivers are moved in depth here: the Front shows it by a cut.
+    [[nodiscard]] virtual bool movesDrivers() const { return false; }
+
     /// Whether something is still being made aside that its picture will show.
     [[nodiscard]] virtual bool working() const { return false; }
 
