@@ -2,6 +2,7 @@
 #include "app/plots/plot.h"
 
 #include "app/plots/dashes.h"
+#include "app/plots/fine_line.h"
 #include "app/plots/frequency_ticks.h"
 #include "app/plots/qcustomplot.h"
 #include "app/plots/readings.h"
@@ -183,7 +184,7 @@ void Plot::buildLayers() {
         }
     }
     canvas_->setCurrentLayer(QLatin1String(curvesLayer));
-    outside_ = canvas_->addGraph();
+    outside_ = new FineGraph(canvas_->xAxis, canvas_->yAxis);
     outside_->setAdaptiveSampling(false);
     markPoint_ = new QCPItemTracer(canvas_);
     markPoint_->setStyle(QCPItemTracer::tsCircle);
@@ -282,11 +283,6 @@ void Plot::paintTokens() {
     QPalette quiet = emptyText_->palette();
     quiet.setColor(QPalette::WindowText, t.ink);
     emptyText_->setPalette(quiet);
-    Stroke thick = t.sum;
-    thick.width = 5.0;
-    QPen pen = thick.pen();
-    pen.setCapStyle(Qt::RoundCap); // short pieces without notches between them
-    outside_->setPen(pen);
 }
 
 void Plot::display(const Picture& picture) {
@@ -349,25 +345,39 @@ void Plot::updateFoot() {
     }
 }
 
+void Plot::clearTrace(qsizetype index) {
+    solid_[index]->data()->clear();
+    doubtful_[index]->data()->clear();
+    drawn_[index].reset();
+}
+
 void Plot::drawAll() {
+    const QRect rect = canvas_->axisRect()->rect();
+    const QCPRange across = canvas_->xAxis->range();
+    const QCPRange up = canvas_->yAxis->range();
+    const std::array<double, 4> ends{across.lower, across.upper, up.lower, up.upper};
     for (int i = 0; i < picture_.traces.size(); ++i) {
         if (i >= solid_.size()) {
             for (QVector<QCPGraph*>* list : {&solid_, &doubtful_}) {
-                list->push_back(canvas_->addGraph());
+                list->push_back(new FineGraph(canvas_->xAxis, canvas_->yAxis));
                 // Thinning would draw across the gaps at wraps and between trusted and not.
                 list->back()->setAdaptiveSampling(false);
             }
+            drawn_.emplace_back();
         }
         if (isHidden(picture_.traces[i].id)) {
-            solid_[i]->data()->clear();
-            doubtful_[i]->data()->clear();
-        } else {
+            clearTrace(i);
+            continue;
+        }
+        // Most curves stay as they are when a hand turns one part.
+        Drawn now{picture_.traces[i], ends, rect};
+        if (drawn_[i] != now) {
             drawTrace(picture_.traces[i], i);
+            drawn_[i] = std::move(now);
         }
     }
     for (qsizetype i = picture_.traces.size(); i < solid_.size(); ++i) {
-        solid_[i]->data()->clear();
-        doubtful_[i]->data()->clear();
+        clearTrace(i);
     }
     drawCorridor();
     drawShades();
@@ -558,7 +568,9 @@ void Plot::drawCorridor() {
             values[k] = answer->values[k];
         }
     }
-    outside_->setData(answer->frequencies, values, true);
+    Stroke thick = theme().sum;
+    thick.width = 5.0;
+    setLine(outside_, thick, answer->frequencies, std::move(values));
 }
 
 void Plot::drawMark() {

@@ -9,7 +9,9 @@
 #include <QTimer>
 #include <QWidget>
 
+#include <array>
 #include <functional>
+#include <optional>
 
 class QCustomPlot;
 class QCPGraph;
@@ -113,6 +115,7 @@ private:
     void buildAxes();
     void buildLayers();
     void paintTokens();
+    void clearTrace(qsizetype index);
     void drawTrace(const Trace& trace, int index);
     void
     setLine(QCPGraph* graph, const Stroke& stroke, QVector<double> across, QVector<double> values);
@@ -152,6 +155,17 @@ private:
     ElidedLabel* foot_{};
     QVector<QCPGraph*> solid_;
     QVector<QCPGraph*> doubtful_;
+
+    /// What a trace's lines were made from: dashes and thinning depend on the scale and the size.
+    struct Drawn {
+        Trace trace;
+        std::array<double, 4> ends{}; ///< of both axes
+        QRect rect;
+
+        bool operator==(const Drawn&) const = default;
+    };
+
+    QVector<std::optional<Drawn>> drawn_;
     QCPGraph* outside_{};
     QCPItemRect* band_{};
     QCPItemLine* hair_{};

@@ -20,6 +20,8 @@ struct Trace {
     QVector<double> values;
     QVector<bool> trusted; ///< one for each value, or empty: everywhere
     bool read{true};       ///< has a reading at the crosshair
+
+    bool operator==(const Trace&) const = default;
 };
 
 /// Where the answer should run: from…to Hz, low…high in the plot's unit.

@@ -29,6 +29,8 @@ struct Stroke {
     double width{1.6};
 
     [[nodiscard]] QPen pen() const;
+
+    bool operator==(const Stroke&) const = default;
 };
 
 /// One set of tokens; each theme gives each of them a value. Contrast after WCAG 2.1: text 4.5:1,
