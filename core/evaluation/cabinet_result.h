@@ -5,7 +5,8 @@
 
 namespace yf::evaluation {
 
-/// Ways, load, sum and corridor of one cabinet; its boxes are left to evaluateBoxes.
+/// Ways, load, sum and corridor of one cabinet. Boxes, neighbours and wiring, which depend on more
+/// than these inputs, are added by evaluate.
 [[nodiscard]] CabinetResult evaluateCabinet(const CabinetInputs& in);
 
 } // namespace yf::evaluation
