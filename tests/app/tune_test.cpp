@@ -150,12 +150,14 @@ TEST_F(TuneTest, theChosenPartTellsItsReach) {
     EXPECT_TRUE(reach->text().startsWith(QStringLiteral("Choose")));
     const auto told = [&] { return reach->text(); };
     window->findChild<app::LanesView*>()->tile("C3")->setFocus();
+    settle(); // it is computed aside
     EXPECT_TRUE(told().startsWith(QStringLiteral("C3: 10 %"))) << told().toStdString();
     const QString before = told();
     wheel(window->findChild<app::LanesView*>()->tile("C3"), 3);
     settle();
     EXPECT_NE(told(), before);
     window->findChild<app::LanesView*>()->tile("L1")->setFocus();
+    settle();
     EXPECT_TRUE(told().startsWith(QStringLiteral("L1: 10 %"))) << told().toStdString();
 }
 
