@@ -5355,6 +5355,158 @@ Ohm gegen den Aufdruck.</translation>
         <source>must be within 10 % of %1, which Re, Bl, Mms, Cms and Rms make</source>
         <translation>muss auf 10 % bei %1 liegen, was Re, Bl, Mms, Cms und Rms ergeben</translation>
     </message>
+    <message>
+        <source>no length of it keeps the tuning: choose a wider one, more of them, or less flare</source>
+        <translation>keine Länge hält die Abstimmung: ein weiteres Rohr, mehr davon oder weniger Trichter wählen</translation>
+    </message>
+    <message>
+        <source>nothing that could be read as an impedance</source>
+        <translation>nichts, was sich als Impedanz lesen ließe</translation>
+    </message>
+    <message>
+        <source>is the driver connected, and the sense resistor near its impedance?</source>
+        <translation>ist das Chassis angeschlossen, und liegt der Messwiderstand in der Nähe seiner Impedanz?</translation>
+    </message>
+    <message>
+        <source>no network found that keeps floor, limits and crossings</source>
+        <translation>keine Weiche gefunden, die Mindestimpedanz, Grenzen und Übergänge einhält</translation>
+    </message>
+    <message>
+        <source>there is none</source>
+        <translation>es gibt keines</translation>
+    </message>
+    <message>
+        <source>there is none to swap</source>
+        <translation>es gibt keines zu tauschen</translation>
+    </message>
+    <message>
+        <source>UTF-16 text with an odd number of bytes</source>
+        <translation>UTF-16-Text mit ungerader Zahl von Bytes</translation>
+    </message>
+    <message>
+        <source>must be a whole text file</source>
+        <translation>es muss eine ganze Textdatei sein</translation>
+    </message>
+    <message>
+        <source>holds a zero byte, so this is no text</source>
+        <translation>enthält ein Nullbyte, ist also kein Text</translation>
+    </message>
+    <message>
+        <source>must be a text table</source>
+        <translation>es muss eine Texttabelle sein</translation>
+    </message>
+    <message>
+        <source>empty</source>
+        <translation>leer</translation>
+    </message>
+    <message>
+        <source>must be S, Y or Z of one port</source>
+        <translation>es müssen S, Y oder Z eines Tors sein</translation>
+    </message>
+    <message>
+        <source>R without a resistance</source>
+        <translation>R ohne Widerstand</translation>
+    </message>
+    <message>
+        <source>must be a number above 0</source>
+        <translation>es muss eine Zahl über 0 sein</translation>
+    </message>
+    <message>
+        <source>an option line holds Hz, kHz, MHz or GHz; S, Y or Z; RI, MA or DB; R and a resistance</source>
+        <translation>eine Optionszeile enthält Hz, kHz, MHz oder GHz; S, Y oder Z; RI, MA oder DB; R und einen Widerstand</translation>
+    </message>
+    <message>
+        <source>must be one port</source>
+        <translation>es muss ein Tor sein</translation>
+    </message>
+    <message>
+        <source>must be a resistance above 0</source>
+        <translation>es muss ein Widerstand über 0 sein</translation>
+    </message>
+    <message>
+        <source>an admittance of 0</source>
+        <translation>ein Leitwert von 0</translation>
+    </message>
+    <message>
+        <source>must be a circuit that is not open</source>
+        <translation>es muss ein Stromkreis sein, der nicht offen ist</translation>
+    </message>
+    <message>
+        <source>a row before the option line</source>
+        <translation>eine Zeile vor der Optionszeile</translation>
+    </message>
+    <message>
+        <source>begins with &apos;#&apos;</source>
+        <translation>sie beginnt mit „#“</translation>
+    </message>
+    <message>
+        <source>one port has 3: frequency and two numbers</source>
+        <translation>ein Tor hat 3: Frequenz und zwei Zahlen</translation>
+    </message>
+    <message>
+        <source>frequencies must rise</source>
+        <translation>die Frequenzen müssen steigen</translation>
+    </message>
+    <message>
+        <source>must have at least 2</source>
+        <translation>es müssen mindestens 2 sein</translation>
+    </message>
+    <message>
+        <source>does not begin like a WAV file</source>
+        <translation>beginnt nicht wie eine WAV-Datei</translation>
+    </message>
+    <message>
+        <source>must be a WAV file</source>
+        <translation>es muss eine WAV-Datei sein</translation>
+    </message>
+    <message>
+        <source>must be a WAV file of PCM or float samples</source>
+        <translation>es muss eine WAV-Datei mit PCM- oder Gleitkommawerten sein</translation>
+    </message>
+    <message>
+        <source>an impulse response is shorter than ten minutes</source>
+        <translation>eine Impulsantwort ist kürzer als zehn Minuten</translation>
+    </message>
+    <message>
+        <source>the file is cut off</source>
+        <translation>die Datei ist abgeschnitten</translation>
+    </message>
+    <message>
+        <source>all samples must be finite</source>
+        <translation>alle Abtastwerte müssen endlich sein</translation>
+    </message>
+    <message>
+        <source>must be within the range of a number</source>
+        <translation>es muss im Bereich einer Zahl liegen</translation>
+    </message>
+    <message>
+        <source>is not JSON</source>
+        <translation>ist kein JSON</translation>
+    </message>
+    <message>
+        <source>every part is fixed</source>
+        <translation>jedes Bauteil ist fest</translation>
+    </message>
+    <message>
+        <source>nothing is free to tune</source>
+        <translation>nichts ist frei zum Abstimmen</translation>
+    </message>
+    <message>
+        <source>a free net given</source>
+        <translation>ein freies Netz ist gegeben</translation>
+    </message>
+    <message>
+        <source>coupled coils given</source>
+        <translation>gekoppelte Spulen sind gegeben</translation>
+    </message>
+    <message>
+        <source>no point between from_hz and to_hz</source>
+        <translation>kein Punkt zwischen from_hz und to_hz</translation>
+    </message>
+    <message>
+        <source>the drivers&apos; tables end before</source>
+        <translation>die Tabellen der Chassis enden vorher</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>

@@ -50,10 +50,12 @@ Result<SwapAnswer> portSwap(const SwapRequest& r) {
                  .areaRatio = made.totalArea() / old.totalArea()};
     const double shortest = r.newFlareInner + r.newFlareOuter;
     if (a.length <= shortest) {
-        return Error{"new_diameter_m",
-                     text::given(text::printNumber(r.newDiameter)),
+        return Error{
+            "new_diameter_m",
+            text::given(text::printNumber(r.newDiameter)),
+            YF_WORDS("core",
                      "no length of it keeps the tuning: choose a wider one, more of them, or less "
-                     "flare"};
+                     "flare")};
     }
     if (r.Vb) {
         a.fb = tuningOf(old, *r.Vb, effectiveLength(old, r.oldLength), {});

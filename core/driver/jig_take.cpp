@@ -83,9 +83,11 @@ impedanceOf(const Ratios& ratios, const Jig& jig, const std::optional<StandardTa
         scatter.push_back(here.noise * std::sqrt(back * (1.0 + forth)));
     }
     if (f.size() < 2) {
-        return Error{"jig",
-                     "nothing that could be read as an impedance",
-                     "is the driver connected, and the sense resistor near its impedance?"};
+        return Error{
+            "jig",
+            YF_WORDS("core", "nothing that could be read as an impedance"),
+            YF_WORDS("core",
+                     "is the driver connected, and the sense resistor near its impedance?")};
     }
     return JigTake{curve::Curve(std::move(f), std::move(Z), curve::Phase::common),
                    std::move(u),

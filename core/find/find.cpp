@@ -252,7 +252,7 @@ Result<FindAnswer> find(const FindRequest& r) {
                       .drivers = r.drivers.drivers};
     if (answer.front.empty()) {
         return Error{"min_ohm",
-                     "no network found that keeps floor, limits and crossings",
+                     YF_WORDS("core", "no network found that keeps floor, limits and crossings"),
                      "lower min_ohm, or widen drive_limits or fx_bands_hz"};
     }
     return answer;

@@ -241,7 +241,7 @@ Result<double>
 lengthFor(const Job& job, const Cabinet& cabinet, const Enclosure& enclosure, double fb) {
     Enclosure e = enclosure;
     if (e.ports.empty()) {
-        return Error{"port", "there is none", ""};
+        return Error{"port", YF_WORDS("core", "there is none"), ""};
     }
     PortIn& port = e.ports.front();
     const box::Source air;
@@ -288,7 +288,7 @@ Result<double> swappedLength(const Job& job,
     static_cast<void>(v);
     const auto fb = tunedBy(enclosure.ports, v.net);
     if (!fb) {
-        return Error{"port", "there is none to swap", ""};
+        return Error{"port", YF_WORDS("core", "there is none to swap"), ""};
     }
     Enclosure e = enclosure;
     e.ports = {made};

@@ -109,15 +109,18 @@ Result<std::string> decode(std::string_view bytes) {
     const bool big = bytes.starts_with("\xFE\xFF");
     if (little || big) {
         if (bytes.size() % 2 != 0) {
-            return Error{
-                "text", "UTF-16 text with an odd number of bytes", "must be a whole text file"};
+            return Error{"text",
+                         YF_WORDS("core", "UTF-16 text with an odd number of bytes"),
+                         YF_WORDS("core", "must be a whole text file")};
         }
         text = fromUtf16(bytes.substr(2), big);
     } else {
         text = isUtf8(bytes) ? std::string(bytes) : fromLatin1(bytes);
     }
     if (text.find('\0') != std::string::npos) {
-        return Error{"text", "holds a zero byte, so this is no text", "must be a text table"};
+        return Error{"text",
+                     YF_WORDS("core", "holds a zero byte, so this is no text"),
+                     YF_WORDS("core", "must be a text table")};
     }
     if (text.starts_with("\uFEFF")) {
         text.erase(0, 3);

@@ -303,7 +303,7 @@ Result<ImportedTable> readTable(const std::string& text, const ImportRequest& re
     const Lines lines = splitLines(text);
     if (lines.data.empty()) {
         return Error{"text",
-                     lines.header.empty() ? "empty"
+                     lines.header.empty() ? YF_WORDS("core", "empty")
                                           : YF_WORDS("core", "no row begins with a number"),
                      YF_WORDS("core", "must hold a table")};
     }

@@ -96,20 +96,25 @@ Result<Options> readOptions(int line, const std::vector<std::string_view>& token
             return at(line,
                       i + 1,
                       say(YF_WORDS("core", "'%1' parameters"), word),
-                      "must be S, Y or Z of one port");
+                      YF_WORDS("core", "must be S, Y or Z of one port"));
         } else if (word == "R") {
             const auto R = i + 1 < tokens.size() ? text::parseNumber(tokens[i + 1]) : std::nullopt;
             if (!R || !(*R > 0.0)) {
-                return at(line, i + 1, "R without a resistance", "must be a number above 0");
+                return at(line,
+                          i + 1,
+                          YF_WORDS("core", "R without a resistance"),
+                          YF_WORDS("core", "must be a number above 0"));
             }
             o.reference = *R;
             ++i;
         } else {
-            return at(line,
-                      i + 1,
-                      "'" + std::string(tokens[i]) + "'",
-                      "an option line holds Hz, kHz, MHz or GHz; S, Y or Z; RI, MA or DB; R and "
-                      "a resistance");
+            return at(
+                line,
+                i + 1,
+                "'" + std::string(tokens[i]) + "'",
+                YF_WORDS("core",
+                         "an option line holds Hz, kHz, MHz or GHz; S, Y or Z; RI, MA or DB; R and "
+                         "a resistance"));
         }
     }
     return o;
@@ -136,10 +141,13 @@ Result<bool> keyword(int line, const std::vector<std::string_view>& tokens, OneP
     if (word == "[VERSION]") {
         port.version = 2;
     } else if (word == "[NUMBEROFPORTS]" && number != 1.0) {
-        return at(line, 2, say(YF_WORDS("core", "'%1' ports"), value), "must be one port");
+        return at(line,
+                  2,
+                  say(YF_WORDS("core", "'%1' ports"), value),
+                  YF_WORDS("core", "must be one port"));
     } else if (word == "[REFERENCE]") {
         if (!number || !(*number > 0.0)) {
-            return at(line, 2, "'" + value + "'", "must be a resistance above 0");
+            return at(line, 2, "'" + value + "'", YF_WORDS("core", "must be a resistance above 0"));
         }
         port.reference = *number;
     }
@@ -154,12 +162,15 @@ Result<Complex> ohms(const OnePort& port, Complex value, int line) {
     }
     if (port.parameter == 'Y') {
         if (std::abs(value) < least) {
-            return at(line, 2, "an admittance of 0", "must be a circuit that is not open");
+            return at(line,
+                      2,
+                      YF_WORDS("core", "an admittance of 0"),
+                      YF_WORDS("core", "must be a circuit that is not open"));
         }
         return R / value;
     }
     if (std::abs(1.0 - value) < least) {
-        return at(line, 2, "S of 1", "must be a circuit that is not open");
+        return at(line, 2, "S of 1", YF_WORDS("core", "must be a circuit that is not open"));
     }
     return port.reference * (1.0 + value) / (1.0 - value);
 }
@@ -175,7 +186,10 @@ public:
             return keyword(line, tokens, port_);
         }
         if (!options_) {
-            return at(line, 1, "a row before the option line", "begins with '#'");
+            return at(line,
+                      1,
+                      YF_WORDS("core", "a row before the option line"),
+                      YF_WORDS("core", "begins with '#'"));
         }
         return dataRow(line, tokens);
     }
@@ -200,7 +214,7 @@ private:
             return at(line,
                       std::min(tokens.size(), onePort + 1),
                       say(YF_WORDS("core", "%1 columns"), std::to_string(tokens.size())),
-                      "one port has 3: frequency and two numbers");
+                      YF_WORDS("core", "one port has 3: frequency and two numbers"));
         }
         std::array<double, onePort> row{};
         for (std::size_t c = 0; c < onePort; ++c) {
@@ -216,7 +230,8 @@ private:
         }
         const double f = row[0] * options_->factor;
         if (f < 0.0 || (!port_.frequencies.empty() && f <= port_.frequencies.back())) {
-            return at(line, 1, text::printNumber(row[0]), "frequencies must rise");
+            return at(
+                line, 1, text::printNumber(row[0]), YF_WORDS("core", "frequencies must rise"));
         }
         if (f == 0.0) {
             port_.dcDropped = true;
@@ -266,7 +281,7 @@ Result<OnePort> readTouchstone(std::string_view text) {
         return Error{"text",
                      say(YF_WORDS("core", "%1 rows of data"),
                          std::to_string(reader.port().frequencies.size())),
-                     "must have at least 2"};
+                     YF_WORDS("core", "must have at least 2")};
     }
     return reader.port();
 }

@@ -113,23 +113,29 @@ bool looksLikeWav(const std::string& bytes) {
 
 Result<Sound> readWav(const std::string& bytes, const std::string& name) {
     if (!looksLikeWav(bytes)) {
-        return Error{name, "does not begin like a WAV file", "must be a WAV file"};
+        return Error{name,
+                     YF_WORDS("core", "does not begin like a WAV file"),
+                     YF_WORDS("core", "must be a WAV file")};
     }
     Memory memory{bytes, 0};
     SF_VIRTUAL_IO io = inMemory();
     SF_INFO info{};
     const File file(sf_open_virtual(&io, SFM_READ, &info, &memory));
     if (!file) {
-        return Error{name, sf_strerror(nullptr), "must be a WAV file of PCM or float samples"};
+        return Error{name,
+                     sf_strerror(nullptr),
+                     YF_WORDS("core", "must be a WAV file of PCM or float samples")};
     }
     if (info.frames <= 0 || info.channels <= 0 || info.samplerate <= 0) {
-        return Error{name, "holds no samples", "must hold an impulse response"};
+        return Error{name,
+                     YF_WORDS("core", "holds no samples"),
+                     YF_WORDS("core", "must hold an impulse response")};
     }
     if (info.frames * info.channels > mostSamples) {
         return Error{
             name,
             say(YF_WORDS("core", "%1 samples"), std::to_string(info.frames * info.channels)),
-            "an impulse response is shorter than ten minutes"};
+            YF_WORDS("core", "an impulse response is shorter than ten minutes")};
     }
     std::vector<double> mixed(static_cast<std::size_t>(info.frames * info.channels));
     const sf_count_t got = sf_readf_double(file.get(), mixed.data(), info.frames);
@@ -138,14 +144,14 @@ Result<Sound> readWav(const std::string& bytes, const std::string& name) {
                      say(YF_WORDS("core", "ends after %1 of %2 samples"),
                          std::to_string(got),
                          std::to_string(info.frames)),
-                     "the file is cut off"};
+                     YF_WORDS("core", "the file is cut off")};
     }
     if (const auto bad = std::ranges::find_if_not(mixed, [](double v) { return std::isfinite(v); });
         bad != mixed.end()) {
         return Error{name,
                      say(YF_WORDS("core", "sample %1 is no number"),
                          std::to_string((bad - mixed.begin()) / info.channels + 1)),
-                     "all samples must be finite"};
+                     YF_WORDS("core", "all samples must be finite")};
     }
     Sound sound{.rate = static_cast<double>(info.samplerate), .format = formatName(info.format)};
     if (const char* comment = sf_get_string(file.get(), SF_STR_COMMENT)) {

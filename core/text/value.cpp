@@ -70,8 +70,9 @@ public:
             std::string what = why.what();
             const bool tooLarge = what.find("number overflow") != std::string::npos;
             if (tooLarge) {
-                error_ =
-                    Error{path(), text::given(lastToken), "must be within the range of a number"};
+                error_ = Error{path(),
+                               text::given(lastToken),
+                               YF_WORDS("core", "must be within the range of a number")};
             } else {
                 const auto place = what.find("at line");
                 const auto end = what.find(':', place == std::string::npos ? 0 : place);
@@ -82,7 +83,7 @@ public:
                                                  : say(YF_WORDS("core", "is not JSON %1 near '%2'"),
                                                        where,
                                                        printable(lastToken)),
-                               "must be one JSON object"};
+                               YF_WORDS("core", "must be one JSON object")};
             }
         }
         return false;
@@ -254,7 +255,8 @@ Result<Value> parseJson(std::string_view text) {
     Builder builder;
     const bool read = Json::sax_parse(text, &builder);
     if (!read) {
-        builder.failWith(Error{"input", "is not JSON", "must be one JSON object"});
+        builder.failWith(Error{
+            "input", YF_WORDS("core", "is not JSON"), YF_WORDS("core", "must be one JSON object")});
     }
     return builder.take();
 }

@@ -250,7 +250,9 @@ std::optional<Error> putFreedom(Problem& problem, const TuneRequest& r) {
         }
     }
     return std::ranges::find(problem.free, true) == problem.free.end() && !r.tuneLines
-               ? std::optional(Error{"network", "every part is fixed", "nothing is free to tune"})
+               ? std::optional(Error{"network",
+                                     YF_WORDS("core", "every part is fixed"),
+                                     YF_WORDS("core", "nothing is free to tune")})
                : std::nullopt;
 }
 
@@ -317,14 +319,16 @@ std::optional<Error> check(const TuneRequest& r) {
 Result<Problem> problemOf(const Network& network, const GoalRequest& r) {
     if (network.circuit.tree() == nullptr || !network.circuit.couplings.empty()) {
         return Error{"network",
-                     network.circuit.tree() == nullptr ? "a free net given" : "coupled coils given",
+                     network.circuit.tree() == nullptr ? YF_WORDS("core", "a free net given")
+                                                       : YF_WORDS("core", "coupled coils given"),
                      YF_WORDS("core", "tuning needs ways as ladders")};
     }
     const Axis axis = axisOf(network, r);
     const bool any = std::ranges::any_of(axis, [&](double f) { return f >= r.from && f <= r.to; });
     if (!any) {
-        return Error{
-            "from_hz", "no point between from_hz and to_hz", "the drivers' tables end before"};
+        return Error{"from_hz",
+                     YF_WORDS("core", "no point between from_hz and to_hz"),
+                     YF_WORDS("core", "the drivers' tables end before")};
     }
     YF_TRY(made, network::loadsOn(network, axis));
     network::PreparedLoads loads(std::move(made));
