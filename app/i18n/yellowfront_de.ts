@@ -5507,6 +5507,22 @@ Ohm gegen den Aufdruck.</translation>
         <source>the drivers&apos; tables end before</source>
         <translation>die Tabellen der Chassis enden vorher</translation>
     </message>
+    <message>
+        <source>an impedance beyond all measure</source>
+        <translation>eine Impedanz jenseits aller Maße</translation>
+    </message>
+    <message>
+        <source>a sample rate of %1 Hz</source>
+        <translation>eine Abtastrate von %1 Hz</translation>
+    </message>
+    <message>
+        <source>must be %1 to %2</source>
+        <translation>es muss %1 bis %2 sein</translation>
+    </message>
+    <message>
+        <source>%1 channels</source>
+        <translation>%1 Kanäle</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>

@@ -238,6 +238,13 @@ private:
             return true;
         }
         YF_TRY(Z, ohms(port_, valueOf(options_->form, row[1], row[2]), line));
+        if (!(std::abs(Z) <= quantity::impedances.highest)) {
+            return at(line,
+                      2,
+                      YF_WORDS("core", "an impedance beyond all measure"),
+                      say(YF_WORDS("core", "must be at most %1"),
+                          text::printEngineering(quantity::impedances.highest, "Ω")));
+        }
         port_.frequencies.push_back(f);
         port_.Z.push_back(Z);
         return true;

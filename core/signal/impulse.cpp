@@ -146,7 +146,7 @@ std::optional<Reflection> firstReflection(const Impulse& impulse, double arrival
     constexpr double overNoise = 6.0;
     const double threshold = std::max(leastShare * reference, overNoise * *middle);
     // The band's own ripple before a strong one is no reflection: the highest of a cluster counts.
-    const auto cluster = static_cast<std::size_t>(1.2e-4 * impulse.rate);
+    const auto cluster = std::max<std::size_t>(1, static_cast<std::size_t>(1.2e-4 * impulse.rate));
     for (std::size_t n = std::max<std::size_t>(from, 1); n + 1 < size.size(); ++n) {
         const auto ahead = std::span(size).subspan(n + 1, std::min(cluster, size.size() - n - 1));
         if (size[n] > threshold && size[n] >= size[n - 1] && size[n] >= std::ranges::max(ahead)) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/signal/wav.h"
 
+#include "core/quantity/quantities.h"
 #include "core/text/number.h"
 
 #include <sndfile.h>
@@ -101,6 +102,7 @@ std::optional<double> timeZeroIn(const std::string& comment) {
         std::string_view(comment).substr(from, comment.find(' ', from) - from));
 }
 
+constexpr int mostChannels = 64; // as many as a key can name
 constexpr sf_count_t mostSamples = 600LL * 192000LL;
 
 } // namespace
@@ -130,6 +132,20 @@ Result<Sound> readWav(const std::string& bytes, const std::string& name) {
         return Error{name,
                      YF_WORDS("core", "holds no samples"),
                      YF_WORDS("core", "must hold an impulse response")};
+    }
+    if (info.samplerate < static_cast<int>(quantity::sampleRate.lowest) ||
+        info.samplerate > static_cast<int>(quantity::sampleRate.highest)) {
+        return Error{
+            name,
+            say(YF_WORDS("core", "a sample rate of %1 Hz"), std::to_string(info.samplerate)),
+            say(YF_WORDS("core", "must be %1 to %2"),
+                text::printNumber(quantity::sampleRate.lowest),
+                text::printNumber(quantity::sampleRate.highest))};
+    }
+    if (info.channels > mostChannels) {
+        return Error{name,
+                     say(YF_WORDS("core", "%1 channels"), std::to_string(info.channels)),
+                     say(YF_WORDS("core", "must be at most %1"), std::to_string(mostChannels))};
     }
     if (info.frames * info.channels > mostSamples) {
         return Error{

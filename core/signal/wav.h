@@ -19,7 +19,7 @@ struct Sound {
 
 /// The content of a WAV file (PCM of 16, 24 or 32 bits, float of 32 or 64). Fails with the name as
 /// subject: no sound file, nothing in it, longer than 10 minutes of one channel at 192 kHz, a
-/// sample that is no number.
+/// sample that is no number, a rate beyond quantity::sampleRate, more than 64 channels.
 [[nodiscard]] Result<Sound> readWav(const std::string& bytes, const std::string& name);
 
 /// Whether these bytes begin like a WAV file.

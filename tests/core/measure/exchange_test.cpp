@@ -45,6 +45,18 @@ TEST(Touchstone, specificationsExampleOfImpedancesIsNormalised) {
 }
 
 // Γ = (Z − R)/(Z + R): a short is −1, R is 0, a coil of jR is j (textbook).
+TEST(Touchstone, ohmsBeyondMeasureAreRefusedWithTheirLine) {
+    for (const char* text : {"# Hz Z RI R 1e200\n20 0 0\n30 1e200 0\n",
+                             "# Hz Z RI R 1\n20 1 0\n30 1e155 0\n",
+                             "# Hz Z DB R 50\n20 1 0\n30 9000 0\n",
+                             "# Hz Y RI R 1e9\n20 1 0\n30 1e-11 0\n"}) {
+        const auto port = readTouchstone(text);
+        ASSERT_FALSE(port.ok()) << text;
+        EXPECT_NE(port.error().given.english().find("line 3"), std::string::npos)
+            << port.error().given.english();
+    }
+}
+
 TEST(Touchstone, reflectionsBecomeOhmsInEveryForm) {
     const auto inductive = readTouchstone("# Hz S RI R 50\n10 0 1\n20 0 0\n30 -1 0\n");
     ASSERT_TRUE(inductive.ok());

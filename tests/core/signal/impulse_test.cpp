@@ -217,6 +217,39 @@ TEST(FirstReflection, isFoundAndNoneIsInvented) {
     EXPECT_GE(found, 29);
 }
 
+// A decaying tone, at every rate that a file may have; below 8,334 Hz nothing lay ahead of a
+// sample.
+TEST(FirstReflection, asksForNoSampleThatIsNotThere) {
+    for (const double low : {1000.0, 2000.0, 8000.0, 8333.0, 11025.0, 22050.0, 768000.0}) {
+        Impulse impulse{std::vector<double>(static_cast<std::size_t>(0.2 * low)), low, 0.01};
+        for (std::size_t n = static_cast<std::size_t>(0.01 * low); n < impulse.samples.size();
+             ++n) {
+            const double t = static_cast<double>(n) / low - 0.01;
+            impulse.samples[n] =
+                std::exp(-t / 0.004) * std::cos(2.0 * std::numbers::pi * 200.0 * t);
+        }
+        const auto reflection = signal::firstReflection(impulse, 0.0);
+        EXPECT_TRUE(!reflection || (reflection->after > 0.0 && reflection->after < 0.2)) << low;
+    }
+}
+
+TEST(Wav, headersObeyTheLimitsOfTheKeys) {
+    for (const double odd : {1.0, 999.0, 768001.0}) {
+        const auto sound = signal::readWav(signal::writeWav({0.1, 0.2, 0.3, 0.4}, odd), "x.wav");
+        ASSERT_FALSE(sound.ok()) << odd;
+        EXPECT_EQ(sound.error().subject, "x.wav");
+    }
+    EXPECT_TRUE(signal::readWav(signal::writeWav({0.1, 0.2}, 1000.0), "x.wav").ok());
+    EXPECT_TRUE(signal::readWav(signal::writeWav({0.1, 0.2}, 768000.0), "x.wav").ok());
+    const auto many = [](std::size_t channels) {
+        const std::vector<std::vector<double>> all(channels, {0.1, 0.2});
+        return signal::readWav(signal::writeWav(all, 48000.0, signal::SampleFormat::pcm16),
+                               "x.wav");
+    };
+    EXPECT_TRUE(many(64).ok());
+    EXPECT_FALSE(many(65).ok());
+}
+
 TEST(Wav, readsBackWhatWasWritten) {
     const std::vector<double> samples{0.0, 0.5, -0.25, 1.5};
     const std::string bytes = signal::writeWav(samples, 44100.0);
