@@ -61,7 +61,7 @@ TimePage::TimePage(TakeWorks* works, QWidget* parent) : QWidget(parent), works_(
     });
     connect(proposed_, &QPushButton::clicked, this, [this] {
         if (take_ != nullptr && made_ && made_->impulse) {
-            works_->gate(*take_, made_->reading.proposed);
+            works_->gate(*take_, made_->reading.beforeReflection);
         }
     });
 }
@@ -86,7 +86,7 @@ void TimePage::again() {
     }
     std::optional<signal::Gate> proposed;
     if (made_ && made_->impulse) {
-        proposed = made_->reading.proposed;
+        proposed = made_->reading.beforeReflection;
     }
     proposed_->setEnabled(proposed && std::abs(proposed->right - made_->reading.gate.right) > 1e-5);
     view_->display(made_, proposed);

@@ -56,13 +56,13 @@ ImpulseReading readImpulse(const signal::Impulse& impulse, const GateWish& wish)
     const auto held = [&](double right) {
         return std::clamp(right, shortest, std::max(r.rest, shortest));
     };
-    r.proposed = wish.echoes == Echoes::endGate ? signal::gateBefore(r.reflection, r.rest)
-                                                : signal::Gate{.right = std::min(r.rest, longest)};
-    r.proposed.left = wish.left;
-    r.proposed.taper = wish.taper;
-    r.proposed.right = held(r.proposed.right);
-    r.gate = r.proposed;
-    r.gate.right = held(wish.right.value_or(r.proposed.right));
+    r.beforeReflection = signal::gateBefore(r.reflection, r.rest);
+    r.beforeReflection.right = held(r.beforeReflection.right);
+    r.gate = wish.echoes == Echoes::endGate ? r.beforeReflection
+                                            : signal::Gate{.right = std::min(r.rest, longest)};
+    r.gate.left = wish.left;
+    r.gate.taper = wish.taper;
+    r.gate.right = held(wish.right.value_or(r.gate.right));
     return r;
 }
 

@@ -33,8 +33,9 @@ struct ImpulseReading {
     double arrival{};                      ///< s after time zero
     std::optional<signal::DelayFit> delay; ///< what the arrival rests on; absent: the highest peak
     std::optional<signal::Reflection> reflection;
-    double rest{};         ///< s of data after the arrival
-    signal::Gate proposed; ///< with the wish's edges, whatever length was asked for
+    double rest{}; ///< s of data after the arrival
+    /// With the usual edges, whatever was asked for; the whole where there is no reflection.
+    signal::Gate beforeReflection;
     signal::Gate gate;
 };
 

@@ -11,19 +11,12 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 
 namespace yf::study {
 
 using curve::Complex;
 
 namespace {
-
-constexpr double pi = std::numbers::pi;
-
-double decibels(double x) {
-    return quantity::decibels(std::max(x, 1e-15));
-}
 
 Arrival byCommonReference(const job::Job& job,
                           const job::Driver& lower,
@@ -223,7 +216,7 @@ std::optional<SideAdvice> sideAdvice(const job::Job& job,
         double count = 0.0;
         for (std::size_t k = 0; k < axis.size(); ++k) {
             if (axis[k] >= fx / 2.0 && axis[k] <= 2.0 * fx) {
-                const double level = decibels(std::abs(p[k]));
+                const double level = quantity::decibels(std::max(std::abs(p[k]), 1e-15));
                 sum += level;
                 squares += level * level;
                 count += 1.0;

@@ -238,6 +238,28 @@ TEST(OneWay, aDraggedGateShowsWhatItWillKeep) {
         20.0 * std::log10(std::abs(bare->values().back() / shown->values().back())), 5.0, 0.3);
 }
 
+// The window's key of that name: the usual gate before the reflection, also of a take that was made
+// close to a cone, or whose gate a hand has moved.
+TEST(OneWay, theGateBeforeTheReflectionIsThereForEveryTake) {
+    const auto far = makeTake(orderOf({}));
+    ASSERT_TRUE(far.ok());
+    const signal::Gate before = far->reading.beforeReflection;
+    EXPECT_EQ(before, far->reading.gate);
+    EXPECT_NEAR(before.right, static_cast<double>(echoAfter) / 48000.0, 0.2e-3);
+
+    TakeOrder close = orderOf({});
+    close.recorded.place = job::MicPlace::nearCone;
+    const auto near = makeTake(close);
+    ASSERT_TRUE(near.ok());
+    EXPECT_GT(near->reading.gate.right, 0.2) << "the room does not count there";
+    EXPECT_EQ(near->reading.beforeReflection, before);
+
+    const auto moved = remakeTake(far->take, signal::Gate{.left = 3e-3, .right = 2e-3});
+    ASSERT_TRUE(moved.ok());
+    EXPECT_EQ(moved->reading.gate.left, 3e-3);
+    EXPECT_EQ(moved->reading.beforeReflection, before);
+}
+
 // Whatever the latency, the burst's arrival is time zero: for a take as for the verb.
 TEST(OneWay, aTimingBurstSetsTimeZero) {
     // Without an echo: one repeat without a reference can't tell it from a clock that runs away.
