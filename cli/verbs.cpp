@@ -32,10 +32,10 @@
 #include "core/findings/judge.h"
 #include "core/measure/compare.h"
 #include "core/measure/decay.h"
-#include "core/measure/decode.h"
+#include "core/measure/table/decode.h"
 #include "core/measure/deconvolve.h"
 #include "core/measure/gate.h"
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/measure/merge.h"
 #include "core/measure/phase.h"
 #include "core/measure/polar.h"
@@ -62,6 +62,7 @@
 #include "core/sim/box_trial.h"
 #include "core/sim/driver_trial.h"
 #include "core/sim/find_trial.h"
+#include "core/sim/import_trial.h"
 #include "core/sim/grade.h"
 #include "core/sim/room.h"
 #include "core/sim/specimen.h"
@@ -222,6 +223,8 @@ const std::vector<Verb>& verbs() {
         verb<&measure::compare>("measure", "compare", "two curves against each other"),
         verb<&measure::importTable>(
             "measure", "import", "reads a text table of levels or ohms", &loadTable),
+        verb<&sim::importTrial>(
+            "measure", "import-trial", "how well tables of many kinds are read"),
         verb<&measure::polarSummary>(
             "measure", "polar-summary", "listening window, power and index of a polar set"),
         verb<&sim::simulate>("measure",

@@ -2,7 +2,7 @@
 #include "demo/projection_room.h"
 
 #include "core/edit/measurement.h"
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/quantity/literals.h"
 #include "core/study/start.h"
 #include "demo/drivers.h"

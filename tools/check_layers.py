@@ -57,6 +57,9 @@ STAGES = ["app/align/", "app/box/", "app/check/", "app/crossover/", "app/finding
           "app/import/", "app/intake/", "app/line/", "app/measure/", "app/practice/"]
 # Shared rooms that only some of them need.
 USES = {"app/check/": ["app/instruments/", "devices/"], "app/practice/": ["app/check/"], "app/measure/": ["devices/sound.h"]}
+# Truths that judge the core: they use nothing of the project but themselves, and only these use them.
+WORLDS = "core/worlds/"
+JUDGES = ["core/worlds/", "core/sim/", "tests/"]
 # Rooms inside a folder of the core: each may use those before it.
 INSIDE = {"network": ["parts", "line", "circuit", "solve", "design", "judge", "exchange"]}
 FOR_STAGES = ["core/", "app/plots/", "app/widgets/", "app/theme/", "app/stage/"]
@@ -94,6 +97,10 @@ def complaint(path, quoted, name, order):
         return None
     if not any(name.startswith(prefix) for prefix in prefixes):
         return f'"{name}": not from here'
+    if path.startswith(WORLDS) and not name.startswith(WORLDS):
+        return f'"{name}": a world includes nothing that it may judge'
+    if name.startswith(WORLDS) and not path.startswith(tuple(JUDGES)):
+        return f'"{name}": only trials and tests use a world'
     if path.startswith("core/") and name.startswith("core/"):
         here, there = path.split("/")[1], name.split("/")[1]
         if here not in order or there not in order:

@@ -37,6 +37,7 @@ def places(text):
 
 # Rooms whose texts are files and lines for machines, or names that are kept as they were given.
 NOT_FOR_PEOPLE = ("core/network/exchange/", "core/take/export.cpp", "core/sim/box_trial.cpp",
+                  "core/sim/import_trial.cpp", "core/worlds/",
                   "devices/yellowfront_sim.cpp", "devices/stand_in_meter.cpp")
 # Names, figures and commands that are put together: no form would help.
 NAMES = {'"Qtc "', '"from "', '"mid "', '"together with "', '"FREQ "', '"dB "'}

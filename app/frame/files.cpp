@@ -13,7 +13,7 @@
 #include "core/edit/intake.h"
 #include "core/edit/measurement.h"
 #include "core/job/store/earlier.h"
-#include "core/measure/decode.h"
+#include "core/measure/table/decode.h"
 #include "core/take/import.h"
 #include "core/text/sentence.h"
 
@@ -92,6 +92,7 @@ void Files::importTables(const QString& driver, const QStringList& files) {
     const QString name = words(found->name);
     QStringList told;
     Gravity gravity = Gravity::good;
+    std::vector<job::Take> takes;
     for (const QString& path : files) {
         const QString base = QFileInfo(path).fileName();
         QFile file(path);
@@ -102,21 +103,30 @@ void Files::importTables(const QString& driver, const QStringList& files) {
         }
         // One byte more than is allowed is enough for the importer to refuse by size.
         const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
-        const auto imported = take::importTake(
-            take::TableFile{bytes.toStdString(),
-                            base.toStdString(),
-                            QDate::currentDate().toString(Qt::ISODate).toStdString()});
+        auto imported =
+            take::importTakes({.file = {bytes.toStdString(),
+                                        base.toStdString(),
+                                        QDate::currentDate().toString(Qt::ISODate).toStdString()}});
+        // What has to be asked, or chosen from, is looked at first, with all that came with it.
+        if (imported ? imported->size() > 1 : take::asks(bytes.toStdString())) {
+            previewFiles(driver, files);
+            return;
+        }
         if (!imported) {
             gravity = Gravity::stop;
             told << spoken(text::sentence(imported.error())) + QStringLiteral(". ") +
                         tr("Nothing was changed.");
             continue;
         }
-        if (imported->doubtful && gravity == Gravity::good) {
+        take::ImportedTake& read = imported->front();
+        if (read.doubtful && gravity == Gravity::good) {
             gravity = Gravity::mind;
         }
-        told << tr("%1 for %2: %3").arg(base, name, spoken(imported->told));
-        desk_.apply(edit::addTake(id, imported->take));
+        told << tr("%1 for %2: %3").arg(base, name, spoken(read.told));
+        takes.push_back(std::move(read.take));
+    }
+    for (const job::Take& take : takes) {
+        desk_.apply(edit::addTake(id, take));
     }
     desk_.chooseDriver(words(id));
     notice_.offer(gravity, told.join(u'\n'), tr("Look and correct …"), [this, driver, files] {

@@ -4428,10 +4428,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Zeile %1, Spalte %2: %3</translation>
     </message>
     <message>
-        <source>%1 has a point and a comma; thousands separators are not read</source>
-        <translation>%1 hat einen Punkt und ein Komma; Tausenderzeichen werden nicht gelesen</translation>
-    </message>
-    <message>
         <source>%1 has a decimal point in a table with decimal commas</source>
         <translation>%1 hat einen Dezimalpunkt in einer Tabelle mit Dezimalkommas</translation>
     </message>
@@ -4466,10 +4462,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 ohms; an impedance must be above 0</source>
         <translation>%1 Ohm; eine Impedanz muss über 0 liegen</translation>
-    </message>
-    <message>
-        <source>%1 dB; a level must lie within ±1000 dB</source>
-        <translation>%1 dB; ein Pegel muss innerhalb ±1000 dB liegen</translation>
     </message>
     <message>
         <source>%1 Hz; a frequency must be 0.001 to 10000000</source>
@@ -5522,6 +5514,246 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1 channels</source>
         <translation>%1 Kanäle</translation>
+    </message>
+    <message>
+        <source>points and commas are mixed</source>
+        <translation>Punkte und Kommas sind gemischt</translation>
+    </message>
+    <message>
+        <source>%1 (meanings: %2)</source>
+        <translation>%1 (meanings: %2)</translation>
+    </message>
+    <message>
+        <source>can be read in %1 ways: %2</source>
+        <translation>lässt sich auf %1 Arten lesen: %2</translation>
+    </message>
+    <message>
+        <source>say which, by meanings</source>
+        <translation>sagen, welche gilt, mit meanings</translation>
+    </message>
+    <message>
+        <source>no column was found that can be frequencies with values beside it</source>
+        <translation>keine Spalte gefunden, die Frequenzen sein kann und Werte neben sich hat</translation>
+    </message>
+    <message>
+        <source>say what the columns are, by meanings</source>
+        <translation>sagen, was die Spalten sind, mit meanings</translation>
+    </message>
+    <message>
+        <source>missing; the text holds %1 curves (%2)</source>
+        <translation>fehlt; der Text enthält %1 Kurven (%2)</translation>
+    </message>
+    <message>
+        <source>Frequencies were in rad/s.</source>
+        <translation>Die Frequenzen waren in rad/s.</translation>
+    </message>
+    <message>
+        <source>Frequencies were given as their logarithm.</source>
+        <translation>Die Frequenzen waren als Logarithmus angegeben.</translation>
+    </message>
+    <message>
+        <source>Nothing but the numbers told the unit of the frequencies; please check it.</source>
+        <translation>Die Einheit der Frequenzen geht nur aus den Zahlen hervor; bitte prüfen.</translation>
+    </message>
+    <message>
+        <source>Nothing but the numbers told that a column is the phase; please check it.</source>
+        <translation>Dass eine Spalte die Phase ist, geht nur aus den Zahlen hervor; bitte prüfen.</translation>
+    </message>
+    <message>
+        <source>What is called a phase does not go with the values beside it, whatever the flight time; a sum of several ways may be so, one driver not.</source>
+        <translation>Was Phase heißt, passt zu den Werten daneben bei keiner Laufzeit; bei einer Summe mehrerer Wege kann das sein, bei einem einzelnen Chassis nicht.</translation>
+    </message>
+    <message>
+        <source>The phase is missing in more than a fifth of the rows and was left out.</source>
+        <translation>Die Phase fehlt in mehr als einem Fünftel der Zeilen und wurde weggelassen.</translation>
+    </message>
+    <message>
+        <source>Rows without a phase were left out.</source>
+        <translation>Zeilen ohne Phase wurden weggelassen.</translation>
+    </message>
+    <message>
+        <source>Rows without a number were left out.</source>
+        <translation>Zeilen ohne Zahl wurden weggelassen.</translation>
+    </message>
+    <message>
+        <source>Levels are only right against each other: volts and ratios are no pascals.</source>
+        <translation>Die Pegel stimmen nur untereinander: Volt und Verhältnisse sind keine Pascal.</translation>
+    </message>
+    <message>
+        <source>The values were put into dB or ohms.</source>
+        <translation>Die Werte wurden in dB oder Ohm umgerechnet.</translation>
+    </message>
+    <message>
+        <source>Real and imaginary parts were put together.</source>
+        <translation>Real- und Imaginärteil wurden zusammengesetzt.</translation>
+    </message>
+    <message>
+        <source>Signs between thousands were left out.</source>
+        <translation>Tausendertrennzeichen wurden weggelassen.</translation>
+    </message>
+    <message>
+        <source>Lines below the table were left out.</source>
+        <translation>Zeilen unter der Tabelle wurden weggelassen.</translation>
+    </message>
+    <message>
+        <source>Columns that are no part of a curve were left out.</source>
+        <translation>Spalten, die zu keiner Kurve gehören, wurden weggelassen.</translation>
+    </message>
+    <message>
+        <source>%1 ohms; an impedance must be 0.0001 to 1000000</source>
+        <translation>%1 Ohm; eine Impedanz muss zwischen 0.0001 und 1000000 liegen</translation>
+    </message>
+    <message>
+        <source>%1 dB; a level must lie within ±300 dB</source>
+        <translation>%1 dB; ein Pegel muss innerhalb ±300 dB liegen</translation>
+    </message>
+    <message>
+        <source>value %1: %2</source>
+        <translation>Wert %1: %2</translation>
+    </message>
+    <message>
+        <source>its phase is no angle</source>
+        <translation>seine Phase ist kein Winkel</translation>
+    </message>
+    <message>
+        <source>not used</source>
+        <translation>nicht benutzt</translation>
+    </message>
+    <message>
+        <source>coherence</source>
+        <translation>Kohärenz</translation>
+    </message>
+    <message>
+        <source>noise</source>
+        <translation>Rauschen</translation>
+    </message>
+    <message>
+        <source>distortion</source>
+        <translation>Verzerrungen</translation>
+    </message>
+    <message>
+        <source>delay</source>
+        <translation>Laufzeit</translation>
+    </message>
+    <message>
+        <source>row number</source>
+        <translation>Zeilennummer</translation>
+    </message>
+    <message>
+        <source>words</source>
+        <translation>Wörter</translation>
+    </message>
+    <message>
+        <source>frequency in Hz</source>
+        <translation>Frequenz in Hz</translation>
+    </message>
+    <message>
+        <source>frequency in kHz</source>
+        <translation>Frequenz in kHz</translation>
+    </message>
+    <message>
+        <source>frequency in rad/s</source>
+        <translation>Frequenz in rad/s</translation>
+    </message>
+    <message>
+        <source>logarithm of the frequency</source>
+        <translation>Logarithmus der Frequenz</translation>
+    </message>
+    <message>
+        <source>pressure in Pa</source>
+        <translation>Druck in Pa</translation>
+    </message>
+    <message>
+        <source>pressure in mPa</source>
+        <translation>Druck in mPa</translation>
+    </message>
+    <message>
+        <source>volts</source>
+        <translation>Volt</translation>
+    </message>
+    <message>
+        <source>millivolts</source>
+        <translation>Millivolt</translation>
+    </message>
+    <message>
+        <source>ratio</source>
+        <translation>Verhältnis</translation>
+    </message>
+    <message>
+        <source>milliohms</source>
+        <translation>Milliohm</translation>
+    </message>
+    <message>
+        <source>kiloohms</source>
+        <translation>Kiloohm</translation>
+    </message>
+    <message>
+        <source>dB of ohms</source>
+        <translation>dB von Ohm</translation>
+    </message>
+    <message>
+        <source>phase in degrees</source>
+        <translation>Phase in Grad</translation>
+    </message>
+    <message>
+        <source>phase in radians</source>
+        <translation>Phase im Bogenmaß</translation>
+    </message>
+    <message>
+        <source>resistance in ohms</source>
+        <translation>Wirkwiderstand in Ohm</translation>
+    </message>
+    <message>
+        <source>reactance in ohms</source>
+        <translation>Blindwiderstand in Ohm</translation>
+    </message>
+    <message>
+        <source>resistance in milliohms</source>
+        <translation>Wirkwiderstand in Milliohm</translation>
+    </message>
+    <message>
+        <source>reactance in milliohms</source>
+        <translation>Blindwiderstand in Milliohm</translation>
+    </message>
+    <message>
+        <source>resistance in kiloohms</source>
+        <translation>Wirkwiderstand in Kiloohm</translation>
+    </message>
+    <message>
+        <source>reactance in kiloohms</source>
+        <translation>Blindwiderstand in Kiloohm</translation>
+    </message>
+    <message>
+        <source>real part in Pa</source>
+        <translation>Realteil in Pa</translation>
+    </message>
+    <message>
+        <source>imaginary part in Pa</source>
+        <translation>Imaginärteil in Pa</translation>
+    </message>
+    <message>
+        <source>real part in mPa</source>
+        <translation>Realteil in mPa</translation>
+    </message>
+    <message>
+        <source>imaginary part in mPa</source>
+        <translation>Imaginärteil in mPa</translation>
+    </message>
+    <message>
+        <source>real part of a ratio</source>
+        <translation>Realteil eines Verhältnisses</translation>
+    </message>
+    <message>
+        <source>imaginary part of a ratio</source>
+        <translation>Imaginärteil eines Verhältnisses</translation>
+    </message>
+    <message>
+        <source>column %1 %2</source>
+        <translation>Spalte %1 %2</translation>
+    </message>
+    <message>
+        <source>%1; a size must be above 0</source>
+        <translation>%1; ein Betrag muss über 0 liegen</translation>
     </message>
 </context>
 <context>
@@ -7184,6 +7416,57 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>at the drive of this box, 1 m, half space, the network&apos;s resistance in it</source>
         <translation>bei der Spannung dieses Gehäuses, 1 m, Halbraum, mit dem Widerstand der Weiche</translation>
+    </message>
+</context>
+<context>
+    <name>yf::app::ColumnTable</name>
+    <message>
+        <source>chosen by you</source>
+        <translation>von Hand gewählt</translation>
+    </message>
+    <message>
+        <source>by its name</source>
+        <translation>am Namen</translation>
+    </message>
+    <message>
+        <source>by its numbers</source>
+        <translation>an den Zahlen</translation>
+    </message>
+    <message>
+        <source>sure</source>
+        <translation>sicher</translation>
+    </message>
+    <message>
+        <source>likely</source>
+        <translation>wahrscheinlich</translation>
+    </message>
+    <message>
+        <source>open</source>
+        <translation>offen</translation>
+    </message>
+    <message>
+        <source>Read %1; %2.</source>
+        <translation>Erkannt: %1; %2.</translation>
+    </message>
+    <message>
+        <source>column %1: %2</source>
+        <translation>Spalte %1: %2</translation>
+    </message>
+    <message>
+        <source>First rows of the file</source>
+        <translation>Die ersten Zeilen der Datei</translation>
+    </message>
+    <message>
+        <source>No column was found that can be frequencies with values beside it. Say in the row above the numbers what the columns are.</source>
+        <translation>Keine Spalte kann Frequenzen enthalten und Werte neben sich haben. Sagen Sie in der Zeile über den Zahlen, was die Spalten sind.</translation>
+    </message>
+    <message>
+        <source>This table can be read in %1 ways. Which is it?</source>
+        <translation>Diese Tabelle lässt sich auf %1 Arten lesen. Welche gilt?</translation>
+    </message>
+    <message>
+        <source>What column %1 holds</source>
+        <translation>Was Spalte %1 enthält</translation>
     </message>
 </context>
 <context>
@@ -8900,48 +9183,12 @@ Ohm gegen den Aufdruck.</translation>
 <context>
     <name>yf::app::ImportSheet</name>
     <message>
-        <source>frequency</source>
-        <translation>Frequenz</translation>
-    </message>
-    <message>
-        <source>value</source>
-        <translation>Wert</translation>
-    </message>
-    <message>
-        <source>ohms</source>
-        <translation>Ohm</translation>
-    </message>
-    <message>
-        <source>level, dB</source>
-        <translation>Pegel, dB</translation>
-    </message>
-    <message>
-        <source>phase</source>
-        <translation>Phase</translation>
-    </message>
-    <message>
-        <source>not used</source>
-        <translation>nicht benutzt</translation>
-    </message>
-    <message>
         <source>impulse</source>
         <translation>Impuls</translation>
     </message>
     <message>
         <source>by itself</source>
         <translation>von selbst</translation>
-    </message>
-    <message>
-        <source>What the values are</source>
-        <translation>Was die Werte sind</translation>
-    </message>
-    <message>
-        <source>level</source>
-        <translation>Pegel</translation>
-    </message>
-    <message>
-        <source>impedance</source>
-        <translation>Impedanz</translation>
     </message>
     <message>
         <source>What separates columns</source>
@@ -8972,56 +9219,12 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Punkt</translation>
     </message>
     <message>
-        <source>Unit of the frequencies</source>
-        <translation>Einheit der Frequenzen</translation>
-    </message>
-    <message>
-        <source>Column of the values</source>
-        <translation>Spalte der Werte</translation>
-    </message>
-    <message>
-        <source>Column of the phases</source>
-        <translation>Spalte der Phasen</translation>
-    </message>
-    <message>
-        <source>Unit of the phases</source>
-        <translation>Einheit der Phasen</translation>
-    </message>
-    <message>
-        <source>degrees</source>
-        <translation>Grad</translation>
-    </message>
-    <message>
-        <source>radians</source>
-        <translation>Bogenmaß</translation>
-    </message>
-    <message>
-        <source>values</source>
-        <translation>Werte</translation>
-    </message>
-    <message>
         <source>columns by</source>
         <translation>Spalten durch</translation>
     </message>
     <message>
         <source>decimal</source>
         <translation>Dezimal</translation>
-    </message>
-    <message>
-        <source>frequencies in</source>
-        <translation>Frequenzen in</translation>
-    </message>
-    <message>
-        <source>values in column</source>
-        <translation>Werte in Spalte</translation>
-    </message>
-    <message>
-        <source>phases in column</source>
-        <translation>Phasen in Spalte</translation>
-    </message>
-    <message>
-        <source>phases in</source>
-        <translation>Phasen in</translation>
     </message>
     <message>
         <source>Channel</source>
@@ -9076,10 +9279,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>geglaubt ab</translation>
     </message>
     <message>
-        <source>First rows of the file</source>
-        <translation>Erste Zeilen der Datei</translation>
-    </message>
-    <message>
         <source>Response</source>
         <translation>Frequenzgang</translation>
     </message>
@@ -9102,10 +9301,6 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Take %1 of %2</source>
         <translation>%1 von %2 übernehmen</translation>
-    </message>
-    <message>
-        <source>none</source>
-        <translation>keine</translation>
     </message>
     <message>
         <source>near the cone</source>
@@ -9166,6 +9361,14 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>angle</source>
         <translation>Winkel</translation>
+    </message>
+    <message>
+        <source>Say what the columns are; then it can be taken.</source>
+        <translation>Erst sagen, was die Spalten sind; dann kann sie übernommen werden.</translation>
+    </message>
+    <message>
+        <source>Columns as you decided for files of this shape. </source>
+        <translation>Spalten so, wie Sie es für Dateien dieser Form entschieden haben. </translation>
     </message>
 </context>
 <context>

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/import/import_sheet.h"
 
+#include "app/import/column_table.h"
+#include "app/import/remembered.h"
 #include "app/plots/curves.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/words.h"
-#include "core/measure/decode.h"
+#include "core/measure/table/decode.h"
 #include "core/text/sentence.h"
 
 #include <QCheckBox>
@@ -14,12 +16,10 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
-#include <QHeaderView>
 #include <QLabel>
 #include <QListWidget>
 #include <QLocale>
 #include <QPushButton>
-#include <QTableWidget>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -30,25 +30,8 @@ namespace yf::app {
 namespace {
 
 constexpr int listWidth = 230;
-constexpr int previewHeight = 150;
 
 namespace q = yf::quantity;
-
-QString roleWords(measure::ColumnRole role, const take::ImportedTake* imported) {
-    switch (role) {
-    case measure::ColumnRole::frequency:
-        return ImportSheet::tr("frequency");
-    case measure::ColumnRole::value:
-        return imported == nullptr                               ? ImportSheet::tr("value")
-               : imported->take.kind == job::TakeKind::impedance ? ImportSheet::tr("ohms")
-                                                                 : ImportSheet::tr("level, dB");
-    case measure::ColumnRole::phase:
-        return ImportSheet::tr("phase");
-    case measure::ColumnRole::unused:
-        return ImportSheet::tr("not used");
-    }
-    return {};
-}
 
 /// A control with its name before it, as one piece of a bar that breaks into rows.
 QWidget* named(const QString& text, QWidget* control, QWidget* parent) {
@@ -105,6 +88,16 @@ Trace impulseTrace(const take::ImpulseFound& found) {
     return trace;
 }
 
+/// What was decided for files of this shape, if anything was.
+void recall(measure::ImportRequest& table, const std::string& bytes, bool& recalled) {
+    measure::ImportRequest request = table;
+    request.text = bytes;
+    if (const auto preview = measure::previewTable(request)) {
+        table.meanings = measure::joinMeanings(rememberedMeanings(preview->shape));
+        recalled = !table.meanings.empty();
+    }
+}
+
 } // namespace
 
 ImportSheet::ImportSheet(QWidget* parent) : QWidget(parent) {
@@ -128,29 +121,13 @@ QWidget* ImportSheet::buildTableCorrections() {
     auto* bar = new FlowLayout(holder);
     bar->setContentsMargins(0, 0, 0, 0);
     const QString self = tr("by itself");
-    quantity_ = choice(QStringLiteral("import_quantity"),
-                       tr("What the values are"),
-                       {self, tr("level"), tr("impedance")});
     delimiter_ = choice(QStringLiteral("import_delimiter"),
                         tr("What separates columns"),
                         {self, tr("tab"), tr("semicolon"), tr("blank"), tr("comma")});
     decimal_ = choice(
         QStringLiteral("import_decimal"), tr("Decimal sign"), {self, tr("point"), tr("comma")});
-    frequencyUnit_ = choice(QStringLiteral("import_frequency_unit"),
-                            tr("Unit of the frequencies"),
-                            {self, QStringLiteral("Hz"), QStringLiteral("kHz")});
-    valueColumn_ = choice(QStringLiteral("import_value_column"), tr("Column of the values"), {});
-    phaseColumn_ = choice(QStringLiteral("import_phase_column"), tr("Column of the phases"), {});
-    phaseUnit_ = choice(QStringLiteral("import_phase_unit"),
-                        tr("Unit of the phases"),
-                        {self, tr("degrees"), tr("radians")});
-    bar->addWidget(named(tr("values"), quantity_, holder));
     bar->addWidget(named(tr("columns by"), delimiter_, holder));
     bar->addWidget(named(tr("decimal"), decimal_, holder));
-    bar->addWidget(named(tr("frequencies in"), frequencyUnit_, holder));
-    bar->addWidget(named(tr("values in column"), valueColumn_, holder));
-    bar->addWidget(named(tr("phases in column"), phaseColumn_, holder));
-    bar->addWidget(named(tr("phases in"), phaseUnit_, holder));
     return holder;
 }
 
@@ -192,6 +169,13 @@ void ImportSheet::build() {
     list_->setAccessibleName(tr("Files to be taken"));
     list_->setFixedWidth(listWidth);
     connect(list_, &QListWidget::currentRowChanged, this, &ImportSheet::show);
+    connect(list_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+        if (!showing_) {
+            entries_[static_cast<std::size_t>(list_->row(item))].wanted =
+                item->checkState() == Qt::Checked;
+            markList();
+        }
+    });
     driver_ = choice(QStringLiteral("import_driver"), tr("Driver that was measured"), {});
     driver_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
     const auto field = [&](const quantity::Quantity& quantity, text::Unit unit, const char* name) {
@@ -235,17 +219,9 @@ void ImportSheet::build() {
     bar->addWidget(common_);
     tableCorrections_ = buildTableCorrections();
     soundCorrections_ = buildSoundCorrections();
-    preview_ = new QTableWidget(this);
-    preview_->setObjectName(QStringLiteral("import_preview"));
-    preview_->setAccessibleName(tr("First rows of the file"));
-    preview_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    preview_->setSelectionMode(QAbstractItemView::NoSelection);
-    preview_->setTabKeyNavigation(false); // Tab goes on to the next control
-    preview_->setFixedHeight(previewHeight);
-    preview_->verticalHeader()->setVisible(false);
-    preview_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    preview_->setFont(figureFont(9.0));
-    preview_->verticalHeader()->setDefaultSectionSize(20);
+    columns_ = new ColumnTable(this);
+    // Later: what was clicked is made anew by what follows.
+    connect(columns_, &ColumnTable::meant, this, &ImportSheet::chosen, Qt::QueuedConnection);
     told_ = new QLabel(this);
     told_->setObjectName(QStringLiteral("import_told"));
     told_->setTextFormat(Qt::PlainText);
@@ -279,7 +255,7 @@ void ImportSheet::build() {
     column->addWidget(tableCorrections_);
     column->addWidget(soundCorrections_);
     column->addWidget(told_);
-    column->addWidget(preview_);
+    column->addWidget(columns_);
     column->addLayout(plots, 1);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(8, 4, 8, 8);
@@ -321,13 +297,17 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
         if (entry.driver.empty()) {
             entry.driver = sight.driver;
         }
+        entry.file = static_cast<int>(entries_.size());
         entries_.push_back(std::move(entry));
-        list_->addItem(words(name));
     }
     readAngles();
+    std::vector<Entry> curves;
     for (Entry& entry : entries_) {
-        read(entry);
+        recall(entry.order.table, entry.order.file.bytes, entry.remembered);
+        std::ranges::move(curvesOf(std::move(entry)), std::back_inserter(curves));
     }
+    entries_ = std::move(curves);
+    fillList();
     showing_ = false;
     markList();
     list_->setCurrentRow(0);
@@ -377,6 +357,7 @@ void ImportSheet::markAngles() {
 void ImportSheet::read(Entry& entry) {
     entry.imported.reset();
     entry.problem.clear();
+    entry.asks = false;
     if (entry.unreadable) {
         entry.problem = spoken(text::sentence(*entry.unreadable));
         return;
@@ -384,28 +365,112 @@ void ImportSheet::read(Entry& entry) {
     auto imported = take::importTake(entry.order);
     if (imported) {
         entry.imported = std::move(*imported);
-    } else {
-        entry.problem = spoken(text::sentence(imported.error()));
+        return;
     }
+    measure::ImportRequest request = entry.order.table;
+    request.text = entry.order.file.bytes;
+    const auto preview = measure::previewTable(request);
+    entry.asks = preview.ok() && (preview->unread || preview->answers.size() > 1);
+    entry.problem = entry.asks ? tr("Say what the columns are; then it can be taken.")
+                               : spoken(text::sentence(imported.error()));
+}
+
+std::vector<ImportSheet::Entry> ImportSheet::curvesOf(Entry entry) {
+    entry.order.table.curve.reset();
+    auto takes = entry.unreadable ? Result<std::vector<take::ImportedTake>>(*entry.unreadable)
+                                  : take::importTakes(entry.order);
+    std::vector<Entry> curves;
+    if (!takes || takes->size() < 2) {
+        curves.push_back(std::move(entry));
+        read(curves.back());
+        return curves;
+    }
+    for (std::size_t k = 0; k < takes->size(); ++k) {
+        Entry curve = entry;
+        curve.order.table.curve = static_cast<int>(k) + 1;
+        curve.asks = false;
+        curve.problem.clear();
+        curve.imported = std::move((*takes)[k]);
+        curves.push_back(std::move(curve));
+    }
+    return curves;
+}
+
+void ImportSheet::readFileAnew(int file) {
+    const auto first = std::ranges::find(entries_, file, &Entry::file);
+    const auto last =
+        std::find_if(first, entries_.end(), [&](const Entry& entry) { return entry.file != file; });
+    const auto at = first - entries_.begin();
+    std::vector<Entry> curves = curvesOf(*first);
+    entries_.erase(first, last);
+    entries_.insert(entries_.begin() + at,
+                    std::make_move_iterator(curves.begin()),
+                    std::make_move_iterator(curves.end()));
+    const int row = std::min(std::max(list_->currentRow(), static_cast<int>(at)),
+                             static_cast<int>(at) + static_cast<int>(curves.size()) - 1);
+    showing_ = true;
+    fillList();
+    showing_ = false;
+    markList();
+    list_->setCurrentRow(row);
+    show(row);
+}
+
+void ImportSheet::fillList() {
+    list_->clear();
+    for (const Entry& entry : entries_) {
+        auto* item = new QListWidgetItem(words(entry.order.file.name), list_);
+        if (entry.order.table.curve) {
+            item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+            item->setCheckState(entry.wanted ? Qt::Checked : Qt::Unchecked);
+        }
+    }
+}
+
+void ImportSheet::chosen(const QStringList& meanings) {
+    const int row = list_->currentRow();
+    if (showing_ || row < 0) {
+        return;
+    }
+    const int file = entries_[static_cast<std::size_t>(row)].file;
+    Entry& entry = *std::ranges::find(entries_, file, &Entry::file);
+    std::vector<std::string> told;
+    for (const QString& word : meanings) {
+        told.push_back(word.toStdString());
+    }
+    entry.order.table.meanings = measure::joinMeanings(told);
+    entry.remembered = false;
+    measure::ImportRequest request = entry.order.table;
+    request.text = entry.order.file.bytes;
+    if (const auto preview = measure::previewTable(request)) {
+        rememberMeanings(preview->shape, told);
+    }
+    // A column that was given a meaning is often the last that was missing.
+    readFileAnew(file);
 }
 
 int ImportSheet::readable() const {
     return static_cast<int>(std::ranges::count_if(
-        entries_, [](const Entry& entry) { return entry.imported.has_value(); }));
+        entries_, [](const Entry& entry) { return entry.imported && entry.wanted; }));
 }
 
 void ImportSheet::markList() {
     markAngles();
+    const bool before = std::exchange(showing_, true);
     const bool set = std::ranges::any_of(entries_, [](const Entry& entry) {
         return entry.order.angle != 0.0 || entry.order.place != job::MicPlace::farField;
     });
     for (int i = 0; i < list_->count(); ++i) {
         const Entry& entry = entries_[static_cast<std::size_t>(i)];
-        const QString mark = !entry.imported ? QStringLiteral("■ ")
+        const QString mark = entry.asks        ? QStringLiteral("? ")
+                             : !entry.imported ? QStringLiteral("■ ")
                              : entry.imported->doubtful || !entry.angleProblem.isEmpty()
                                  ? QStringLiteral("▲ ")
                                  : QStringLiteral("✓ ");
         QString said = mark + words(entry.order.file.name);
+        if (entry.imported && !entry.imported->curve.empty()) {
+            said += QStringLiteral(" · ") + words(entry.imported->curve);
+        }
         if (set) {
             said += QStringLiteral("\n    ") + placeWords(entry.order);
             if (!entry.angleProblem.isEmpty()) {
@@ -414,6 +479,7 @@ void ImportSheet::markList() {
         }
         list_->item(i)->setText(said);
     }
+    showing_ = before;
     const int count = readable();
     take_->setText(count == 1 ? tr("Take it")
                               : tr("Take %1 of %2").arg(count).arg(entries_.size()));
@@ -443,11 +509,8 @@ void ImportSheet::show(int index) {
     trustedFrom_->setValue(entry.order.trustedFrom);
     tableCorrections_->setVisible(!sound);
     soundCorrections_->setVisible(sound);
-    quantity_->setCurrentIndex(static_cast<int>(entry.order.table.quantity));
     delimiter_->setCurrentIndex(static_cast<int>(entry.order.table.delimiter));
     decimal_->setCurrentIndex(static_cast<int>(entry.order.table.decimal));
-    frequencyUnit_->setCurrentIndex(static_cast<int>(entry.order.table.frequencyUnit));
-    phaseUnit_->setCurrentIndex(static_cast<int>(entry.order.table.phaseUnit));
     if (sound) {
         gate_->setValue(imported->impulse->gate.right);
         timeZero_->setValue(imported->impulse->impulse.timeZero);
@@ -459,10 +522,13 @@ void ImportSheet::show(int index) {
         channel_->setCurrentIndex(entry.order.sound.channel - 1);
     }
     showPreview(entry);
+    told_->setVisible(!entry.asks); // the question says it
+    const QString recalled =
+        entry.remembered ? tr("Columns as you decided for files of this shape. ") : QString();
     told_->setText(imported == nullptr
                        ? QStringLiteral("■ ") + entry.problem
                        : (imported->doubtful ? QStringLiteral("▲ ") : QStringLiteral("✓ ")) +
-                             spoken(imported->told));
+                             recalled + spoken(imported->told));
     showing_ = false;
 }
 
@@ -474,36 +540,9 @@ void ImportSheet::showPreview(const Entry& entry) {
     request.text = entry.order.file.bytes;
     const auto table =
         sound ? Result<measure::TablePreview>(Error{}) : measure::previewTable(request);
-    preview_->setVisible(table.ok());
-    preview_->clear();
+    columns_->setVisible(table.ok());
     if (table) {
-        preview_->setRowCount(static_cast<int>(table->rows.size()));
-        preview_->setColumnCount(static_cast<int>(table->roles.size()));
-        QStringList heads;
-        QStringList numbers;
-        for (std::size_t c = 0; c < table->roles.size(); ++c) {
-            const QString own = words(table->header[c]);
-            heads << QStringLiteral("%1: %2%3")
-                         .arg(c + 1)
-                         .arg(roleWords(table->roles[c], imported),
-                              own.isEmpty() ? own : u'\n' + own);
-            numbers << QString::number(c + 1);
-        }
-        preview_->setHorizontalHeaderLabels(heads);
-        for (std::size_t r = 0; r < table->rows.size(); ++r) {
-            for (std::size_t c = 0; c < table->rows[r].size() && c < table->roles.size(); ++c) {
-                preview_->setItem(static_cast<int>(r),
-                                  static_cast<int>(c),
-                                  new QTableWidgetItem(words(table->rows[r][c])));
-            }
-        }
-        valueColumn_->clear();
-        valueColumn_->addItems(numbers.mid(1));
-        valueColumn_->setCurrentIndex(entry.order.table.valueColumn - 2);
-        phaseColumn_->clear();
-        phaseColumn_->addItems(QStringList{tr("by itself"), tr("none")} + numbers.mid(1));
-        const auto phase = entry.order.table.phaseColumn;
-        phaseColumn_->setCurrentIndex(!phase ? 0 : *phase == 0 ? 1 : *phase);
+        columns_->display(*table, measure::splitMeanings(entry.order.table.meanings));
     }
     impulse_->setVisible(sound);
     level_->setVisible(!impedance);
@@ -559,18 +598,15 @@ void ImportSheet::correct() {
         entry.order.sound.channel = channel_->currentIndex() + 1;
     } else {
         measure::ImportRequest& table = entry.order.table;
-        table.quantity = static_cast<measure::QuantityChoice>(quantity_->currentIndex());
-        table.delimiter = static_cast<measure::DelimiterChoice>(delimiter_->currentIndex());
-        table.decimal = static_cast<measure::DecimalChoice>(decimal_->currentIndex());
-        table.frequencyUnit =
-            static_cast<measure::FrequencyUnitChoice>(frequencyUnit_->currentIndex());
-        table.phaseUnit = static_cast<measure::PhaseUnitChoice>(phaseUnit_->currentIndex());
-        if (valueColumn_->count() > 0) {
-            table.valueColumn = valueColumn_->currentIndex() + 2;
-            const int phase = phaseColumn_->currentIndex();
-            table.phaseColumn = phase <= 0   ? std::nullopt
-                                : phase == 1 ? std::optional(0)
-                                             : std::optional(phase);
+        const auto delimiter = static_cast<measure::DelimiterChoice>(delimiter_->currentIndex());
+        const auto decimal = static_cast<measure::DecimalChoice>(decimal_->currentIndex());
+        if (delimiter != table.delimiter || decimal != table.decimal) {
+            const int file = entry.file;
+            Entry& first = *std::ranges::find(entries_, file, &Entry::file);
+            first.order.table.delimiter = delimiter;
+            first.order.table.decimal = decimal;
+            readFileAnew(file);
+            return;
         }
     }
     read(entry);
@@ -581,7 +617,7 @@ void ImportSheet::correct() {
 void ImportSheet::take() {
     QVector<std::pair<QString, job::Take>> takes;
     for (const Entry& entry : entries_) {
-        if (entry.imported) {
+        if (entry.imported && entry.wanted) {
             takes.push_back({words(entry.driver), entry.imported->take});
         }
     }

@@ -12,15 +12,16 @@ class QComboBox;
 class QLabel;
 class QListWidget;
 class QPushButton;
-class QTableWidget;
 
 namespace yf::app {
 
+class ColumnTable;
 class QuantityField;
 
 /// Files of measurements before they are taken: what each was understood to be, column by column,
 /// with its curve; everything can be corrected by hand, and the picture follows. Several files at
-/// once, each for a driver of its own.
+/// once, and several curves of one file, each for a driver of its own. A table that can be read in
+/// several ways is asked about and not taken before.
 class ImportSheet final : public QWidget {
     Q_OBJECT
 
@@ -41,6 +42,10 @@ Q_SIGNALS:
 private:
     struct Entry {
         take::ImportOrder order;
+        int file{}; ///< entries of one file are its curves
+        bool wanted{true};
+        bool asks{};       ///< its columns have to be told first
+        bool remembered{}; ///< its columns are as they were decided for files of its shape
         std::string driver;
         std::optional<Error> unreadable; ///< the file itself
         std::optional<take::ImportedTake> imported;
@@ -56,7 +61,11 @@ private:
     QComboBox* choice(const QString& name, const QString& title, const QStringList& items);
     QWidget* buildTableCorrections();
     QWidget* buildSoundCorrections();
-    void read(Entry& entry);
+    static void read(Entry& entry);
+    [[nodiscard]] static std::vector<Entry> curvesOf(Entry entry);
+    void readFileAnew(int file);
+    void fillList();
+    void chosen(const QStringList& meanings);
     void show(int index);
     void showPreview(const Entry& entry);
     void correct();
@@ -75,19 +84,14 @@ private:
     QCheckBox* common_{};
     QuantityField* trustedFrom_{};
     QWidget* tableCorrections_{};
-    QComboBox* quantity_{};
     QComboBox* delimiter_{};
     QComboBox* decimal_{};
-    QComboBox* frequencyUnit_{};
-    QComboBox* valueColumn_{};
-    QComboBox* phaseColumn_{};
-    QComboBox* phaseUnit_{};
     QWidget* soundCorrections_{};
     QuantityField* gate_{};
     QuantityField* timeZero_{};
     QuantityField* fullScale_{};
     QComboBox* channel_{};
-    QTableWidget* preview_{};
+    ColumnTable* columns_{};
     QLabel* told_{};
     Plot* level_{};
     Plot* impedance_{};

@@ -1,7 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/measure/calibration.h"
 
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/quantity/level.h"
 #include "core/signal/spectrum.h"
 #include "core/text/number.h"

@@ -2,7 +2,7 @@
 #include "core/sim/room.h"
 
 #include "core/curve/interpolate.h"
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/quantity/air.h"
 #include "core/quantity/level.h"
 #include "core/signal/resample.h"

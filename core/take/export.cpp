@@ -2,7 +2,7 @@
 #include "core/take/export.h"
 
 #include "core/job/lookup.h"
-#include "core/measure/touchstone.h"
+#include "core/measure/table/touchstone.h"
 #include "core/quantity/level.h"
 #include "core/signal/wav.h"
 #include "core/take/make.h"

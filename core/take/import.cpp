@@ -61,7 +61,7 @@ Done restore(const std::string& bytes, job::Take& take) {
     return done();
 }
 
-Result<ImportedTake> readTable(const ImportOrder& order) {
+measure::ImportRequest requestOf(const ImportOrder& order) {
     measure::ImportRequest request = order.table;
     request.text = order.file.bytes;
     request.textFile.reset();
@@ -69,27 +69,28 @@ Result<ImportedTake> readTable(const ImportOrder& order) {
         lettersOf(endingOf(order.file.name)) == "s1p") {
         request.form = measure::FormChoice::touchstone;
     }
-    auto table = measure::importTable(request);
-    if (!table) {
-        return named(order.file.name, table.error());
-    }
+    return request;
+}
+
+Result<ImportedTake> takeOf(const measure::ImportedTable& table, const ImportOrder& order) {
     ImportedTake imported;
     imported.take.kind =
-        table->quantity == "impedance" ? job::TakeKind::impedance : job::TakeKind::response;
-    imported.take.understood = measure::understood(*table);
-    curve::Curve curve = measure::toCurve(*table);
+        table.quantity == "impedance" ? job::TakeKind::impedance : job::TakeKind::response;
+    imported.take.understood = measure::understood(table);
+    curve::Curve curve = measure::toCurve(table);
     if (!order.commonTime && curve.phase() == curve::Phase::common) {
         curve = curve::Curve(curve.frequencies(), curve.values(), curve::Phase::own);
     }
     imported.take.curve = std::make_shared<const curve::Curve>(std::move(curve));
-    if (table->form == "json") {
+    if (table.form == "json") {
         if (auto noted = restore(order.file.bytes, imported.take); !noted) {
             return named(order.file.name, noted.error());
         }
     }
     imported.told = imported.take.understood;
-    imported.doubtful = !table->warnings.empty() || !table->hasPhase;
-    if (!table->hasPhase) {
+    imported.curve = table.curves > 1 ? table.name : "";
+    imported.doubtful = measure::isDoubtful(table) || !table.hasPhase;
+    if (!table.hasPhase) {
         imported.told = Words::row({imported.told,
                                     YF_WORDS("core",
                                              "Without phase it can be looked at, but not summed or "
@@ -97,6 +98,14 @@ Result<ImportedTake> readTable(const ImportOrder& order) {
                                    " ");
     }
     return imported;
+}
+
+Result<ImportedTake> readTable(const ImportOrder& order) {
+    auto table = measure::importTable(requestOf(order));
+    if (!table) {
+        return named(order.file.name, table.error());
+    }
+    return takeOf(*table, order);
 }
 
 Result<ImportedTake> readImpulse(const ImportOrder& order) {
@@ -169,26 +178,64 @@ Result<ImportedTake> readImpulse(const ImportOrder& order) {
 
 } // namespace
 
+namespace {
+
+/// What is known of the file and not of its text.
+void fill(ImportedTake& imported, const ImportOrder& order) {
+    imported.take.name = order.file.name;
+    if (!imported.curve.empty()) {
+        imported.take.name += " \u00b7 " + imported.curve;
+    }
+    if (imported.take.kind == job::TakeKind::response) {
+        imported.take.recorded.place = order.place;
+        imported.take.recorded.plane = order.plane;
+        imported.take.recorded.angle = order.angle;
+    }
+    imported.take.date = order.file.date;
+    imported.take.distance = order.distance;
+    imported.take.drive = order.drive;
+    if (order.trustedFrom) {
+        const curve::Range now = imported.take.curve->trusted();
+        imported.take.curve = std::make_shared<const curve::Curve>(
+            imported.take.curve->trustedWithin({*order.trustedFrom, now.to}));
+    }
+}
+
+} // namespace
+
 Result<ImportedTake> importTake(const ImportOrder& order) {
     auto imported = signal::looksLikeWav(order.file.bytes) ? readImpulse(order) : readTable(order);
-    if (!imported) {
-        return imported;
-    }
-    imported->take.name = order.file.name;
-    if (imported->take.kind == job::TakeKind::response) {
-        imported->take.recorded.place = order.place;
-        imported->take.recorded.plane = order.plane;
-        imported->take.recorded.angle = order.angle;
-    }
-    imported->take.date = order.file.date;
-    imported->take.distance = order.distance;
-    imported->take.drive = order.drive;
-    if (order.trustedFrom) {
-        const curve::Range now = imported->take.curve->trusted();
-        imported->take.curve = std::make_shared<const curve::Curve>(
-            imported->take.curve->trustedWithin({*order.trustedFrom, now.to}));
+    if (imported) {
+        fill(*imported, order);
     }
     return imported;
+}
+
+Result<std::vector<ImportedTake>> importTakes(const ImportOrder& order) {
+    std::vector<ImportedTake> takes;
+    if (signal::looksLikeWav(order.file.bytes)) {
+        YF_TRY(imported, importTake(order));
+        takes.push_back(std::move(imported));
+        return takes;
+    }
+    auto tables = measure::importCurves(requestOf(order));
+    if (!tables) {
+        return named(order.file.name, tables.error());
+    }
+    for (const measure::ImportedTable& table : *tables) {
+        YF_TRY(imported, takeOf(table, order));
+        fill(imported, order);
+        takes.push_back(std::move(imported));
+    }
+    return takes;
+}
+
+bool asks(const std::string& bytes) {
+    if (signal::looksLikeWav(bytes)) {
+        return false;
+    }
+    const auto preview = measure::previewTable({.text = bytes});
+    return preview.ok() && (preview->unread || preview->answers.size() > 1);
 }
 
 Result<ImportedTake> importTake(const TableFile& file) {

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "core/job/job.h"
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/quantity/kinds.h"
 #include "core/signal/impulse.h"
 
@@ -19,9 +19,10 @@ struct ImpulseFound {
 
 /// A file read into a take, and what there is to tell about it.
 struct ImportedTake {
-    job::Take take;  ///< without id and curve key, which `addTake` makes
-    Words told;      ///< what was understood, with everything that was done or guessed
-    bool doubtful{}; ///< something was done or guessed, or is missing: worth a look
+    job::Take take;    ///< without id and curve key, which `addTake` makes
+    Words told;        ///< what was understood, with everything that was done or guessed
+    std::string curve; ///< its name among those of the file; empty where it is alone
+    bool doubtful{};   ///< something was done or guessed, or is missing: worth a look
     std::optional<ImpulseFound> impulse;
 };
 
@@ -66,6 +67,14 @@ struct ImportOrder {
 /// the design axis between the gate's lowest valid frequency (an octave below is kept, not trusted)
 /// and 0.45 of the sample rate.
 [[nodiscard]] Result<ImportedTake> importTake(const ImportOrder& order);
+
+/// All measurements of a file, in its order: a table may hold several curves. What is known of the
+/// file is known of each; `order.table.curve` is not looked at.
+[[nodiscard]] Result<std::vector<ImportedTake>> importTakes(const ImportOrder& order);
+
+/// Whether a table can't be taken before its columns are told: it can be read in several ways, or
+/// in none.
+[[nodiscard]] bool asks(const std::string& bytes);
 
 /// The same as the file says it.
 [[nodiscard]] Result<ImportedTake> importTake(const TableFile& file);

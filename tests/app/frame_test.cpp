@@ -42,6 +42,7 @@
 #include <QXmlStreamReader>
 
 #include <cmath>
+#include <complex>
 #include <limits>
 
 namespace yf::test {
@@ -59,6 +60,16 @@ protected:
     QToolButton* button(const char* name) { return find<QToolButton>(name); }
 
     void trigger(const char* action) { find<QAction>(action)->trigger(); }
+
+    /// Gives a column of the file that is looked at a meaning by hand.
+    void meant(int column, const char* word) {
+        auto* box = find<QComboBox>(("import_meaning_" + std::to_string(column)).c_str());
+        const int index = box->findData(QLatin1String(word));
+        ASSERT_GE(index, 0) << word;
+        box->setCurrentIndex(index);
+        Q_EMIT box->activated(index);
+        settle();
+    }
 
     void enter(const char* field, const char* text) {
         auto* line = find<QLineEdit>(field);
@@ -479,9 +490,72 @@ TEST_F(Hall, aScreenReaderIsToldWhatAPlotShows) {
     EXPECT_TRUE(said.endsWith(u'.'));
 }
 
+TEST_F(Hall, aTableThatCanBeReadInTwoWaysIsAskedAboutAndRemembered) {
+    std::string table;
+    for (int k = 0; k < 60; ++k) {
+        const double f = 20.0 * std::pow(1000.0, k / 59.0);
+        const std::complex<double> s(0.0, f / 300.0);
+        const std::complex<double> p = s * s / (s * s + 1.2 * s + 1.0) * std::polar(1.0, -f * 0.01);
+        table += std::to_string(f) + ";" + std::to_string(p.real()) + ";" +
+                 std::to_string(p.imag()) + "\n";
+    }
+    const std::string file = folder.write("left-teasel.csv", table);
+    const auto open = [&] {
+        drop(window.get(), QPoint(600, 400), {QString::fromStdString(file)});
+        settle();
+    };
+    open();
+    EXPECT_EQ(find<app::ImportSheet>("import_sheet")->readable(), 0);
+    EXPECT_FALSE(find<QPushButton>("import_take")->isEnabled());
+    EXPECT_TRUE(find<QListWidget>("import_list")->item(0)->text().startsWith(u'?'));
+    EXPECT_TRUE(find<QLabel>("import_question")->text().contains(QStringLiteral("2 ways")));
+    auto* answer = find<QPushButton>("import_answer_0");
+    EXPECT_TRUE(answer->text().contains(QStringLiteral("real part in Pa")))
+        << answer->text().toStdString();
+    click(answer);
+    settle();
+    EXPECT_EQ(find<app::ImportSheet>("import_sheet")->readable(), 1);
+    EXPECT_FALSE(find<QLabel>("import_question")->isVisible());
+    const std::size_t before = job().takes.size();
+    click(find<QPushButton>("import_take"));
+    settle();
+    ASSERT_EQ(job().takes.size(), before + 1);
+    EXPECT_NEAR(std::abs(job().takes.back().curve->values()[40]), 1.0, 0.3) << "pascals";
+    // A file of the same shape is read as it was decided; opening it again asks nothing.
+    open();
+    EXPECT_EQ(find<app::ImportSheet>("import_sheet")->readable(), 1);
+    EXPECT_TRUE(find<QLabel>("import_told")->text().contains(QStringLiteral("as you decided")));
+    // Dropped on a driver it is not taken at once when it asks.
+    meant(2, "auto");
+    meant(3, "auto");
+    EXPECT_EQ(find<app::ImportSheet>("import_sheet")->readable(), 0) << "forgotten";
+    click(find<QPushButton>("import_leave"));
+    settle();
+}
+
+TEST_F(Hall, curvesOfOneFileAreTakenOneByOne) {
+    const std::string file = folder.write("left-teasel.csv",
+                                          "f (Hz),SPL A (dB),SPL B (dB)\n100,80,70\n200,81,71\n"
+                                          "400,82,72\n");
+    drop(window.get(), QPoint(600, 400), {QString::fromStdString(file)});
+    settle();
+    auto* list = find<QListWidget>("import_list");
+    ASSERT_EQ(list->count(), 2);
+    EXPECT_TRUE(list->item(1)->text().endsWith(QStringLiteral("· B")));
+    EXPECT_EQ(find<QPushButton>("import_take")->text(), QStringLiteral("Take 2 of 2"));
+    list->item(0)->setCheckState(Qt::Unchecked);
+    EXPECT_EQ(find<QPushButton>("import_take")->text(), QStringLiteral("Take it"));
+    const std::size_t before = job().takes.size();
+    click(find<QPushButton>("import_take"));
+    settle();
+    ASSERT_EQ(job().takes.size(), before + 1);
+    EXPECT_EQ(job().takes.back().name, "left-teasel.csv · B");
+}
+
 TEST_F(Hall, filesAreLookedAtAndCorrectedBeforeTheyAreTaken) {
-    const std::string table = folder.write(
-        "left-teasel again.csv", "f;a;b\n0,1;70;1,0\n1,0;80;0,5\n10,0;75;-0,5\n20,0;70;-1,0\n");
+    const std::string table =
+        folder.write("left-teasel again.csv",
+                     "f (kHz);a (dB);b\n0,1;70;1,0\n1,0;80;0,5\n10,0;75;-0,5\n20,0;70;-1,0\n");
     std::vector<double> h(9600);
     h[400] = 1.0;
     h[620] = 0.5;
@@ -494,19 +568,19 @@ TEST_F(Hall, filesAreLookedAtAndCorrectedBeforeTheyAreTaken) {
           QString::fromStdString(wrong)});
     auto* sheet = find<app::ImportSheet>("import_sheet");
     ASSERT_TRUE(sheet->isVisible());
-    EXPECT_EQ(sheet->readable(), 2);
+    EXPECT_EQ(sheet->readable(), 1) << "nothing says what the third column is";
     EXPECT_EQ(find<QComboBox>("import_driver")->currentData().toString(),
               QStringLiteral("left-teasel"));
     auto* preview = find<QTableWidget>("import_preview");
-    EXPECT_EQ(preview->rowCount(), 4);
-    EXPECT_TRUE(preview->horizontalHeaderItem(1)->text().startsWith(QStringLiteral("2: level")));
-    find<QComboBox>("import_frequency_unit")->setCurrentIndex(2);
-    find<QComboBox>("import_phase_unit")->setCurrentIndex(2);
+    EXPECT_EQ(preview->rowCount(), 5) << "four rows of the file below what the columns are";
+    EXPECT_EQ(preview->item(1, 1)->text(), QStringLiteral("70"));
+    meant(3, "rad");
+    EXPECT_EQ(sheet->readable(), 2);
     EXPECT_EQ(plot("import_plot_level")->trace(QStringLiteral("curve"))->frequencies.front(), 100.0)
         << "the picture follows the correction";
-    find<QComboBox>("import_quantity")->setCurrentIndex(2);
+    meant(2, "ohm");
     EXPECT_TRUE(find<Plot>("import_plot_impedance")->isVisible());
-    find<QComboBox>("import_quantity")->setCurrentIndex(1);
+    meant(2, "db");
     auto* list = find<QListWidget>("import_list");
     list->setCurrentRow(1);
     EXPECT_TRUE(find<Plot>("import_plot_impulse")->isVisible());

@@ -1,6 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The demo's drivers are invented, but must behave as drivers do and look as measured ones look.
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/quantity/level.h"
 #include "demo/drivers.h"
 

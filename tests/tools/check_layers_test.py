@@ -8,7 +8,7 @@ import tempfile
 import unittest
 
 TOOL = pathlib.Path(__file__).resolve().parents[2] / "tools/check_layers.py"
-ORDER = "add_subdirectory(base)\nadd_subdirectory(network)\nadd_subdirectory(job)\n"
+ORDER = "add_subdirectory(worlds)\nadd_subdirectory(base)\nadd_subdirectory(network)\nadd_subdirectory(job)\n"
 
 
 def check(files):
@@ -56,6 +56,8 @@ class Layers(unittest.TestCase):
             "app/plots/plot.cpp": '#include "app/crossover/lanes.h"',
             "app/theme/theme.cpp": '#include "core/job/job.h"',
             "demo/demo.cpp": '#include "cli/verb.h"',
+            "core/worlds/tables.cpp": '#include "core/base/result.h"',
+            "core/job/draws.cpp": '#include "core/worlds/draws.h"',
         }
         for path, include in wrong.items():
             with self.subTest(path):

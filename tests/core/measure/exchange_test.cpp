@@ -1,8 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // Curves handed on as Touchstone and JSON, and what is asked before a sweep is played.
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/measure/safety.h"
-#include "core/measure/touchstone.h"
+#include "core/measure/table/touchstone.h"
 
 #include <gtest/gtest.h>
 

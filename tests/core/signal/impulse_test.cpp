@@ -341,19 +341,39 @@ TEST(ImportTake, correctionsAreObeyed) {
 }
 
 TEST(PreviewTable, tellsWhatEachColumnWasTakenFor) {
-    measure::ImportRequest request{.text = "freq;spl;phase;note\n20;80;1;7\n200;81;2;7\n"};
+    measure::ImportRequest request{.text = "freq;spl;phase deg;note\n20;80;1;7\n200;81;2;7\n"};
     auto preview = measure::previewTable(request);
     ASSERT_TRUE(preview.ok());
-    using Role = measure::ColumnRole;
-    EXPECT_EQ(preview->header, (std::vector<std::string>{"freq", "spl", "phase", "note"}));
-    EXPECT_EQ(preview->roles,
-              (std::vector{Role::frequency, Role::value, Role::phase, Role::unused}));
+    using measure::Meaning;
+    const auto names = [&] {
+        std::vector<std::string> list;
+        for (const auto& column : preview->columns) {
+            list.push_back(column.name);
+        }
+        return list;
+    };
+    const auto meanings = [&] {
+        std::vector<Meaning> list;
+        for (const auto& column : preview->columns) {
+            list.push_back(column.meaning);
+        }
+        return list;
+    };
+    EXPECT_EQ(names(), (std::vector<std::string>{"freq", "spl", "phase deg", "note"}));
+    EXPECT_EQ(preview->columns[1].basis, measure::Basis::name);
+    EXPECT_EQ(preview->columns[1].certainty, measure::Certainty::sure);
     EXPECT_EQ(preview->rows.size(), 2U);
+    EXPECT_EQ(preview->columns[0].meaning, Meaning::hertz);
     request.valueColumn = 4;
     request.phaseColumn = 0;
+    request.quantity = measure::QuantityChoice::impedance;
     preview = measure::previewTable(request);
-    EXPECT_EQ(preview->roles,
-              (std::vector{Role::frequency, Role::unused, Role::unused, Role::value}));
+    EXPECT_EQ(meanings(),
+              (std::vector{Meaning::hertz, Meaning::unused, Meaning::unused, Meaning::ohm}));
+    request = {.text = request.text, .meanings = "hz,unused,unused,db"};
+    preview = measure::previewTable(request);
+    EXPECT_EQ(meanings(),
+              (std::vector{Meaning::hertz, Meaning::unused, Meaning::unused, Meaning::decibel}));
     EXPECT_FALSE(measure::previewTable({.text = "words only"}).ok());
 }
 

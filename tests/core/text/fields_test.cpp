@@ -21,7 +21,7 @@
 #include "core/job/job.h"
 #include "core/measure/decay.h"
 #include "core/measure/deconvolve.h"
-#include "core/measure/import.h"
+#include "core/measure/table/import.h"
 #include "core/measure/phase.h"
 #include "core/network/design/pad.h"
 #include "core/network/design/textbook.h"

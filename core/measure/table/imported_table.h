@@ -9,8 +9,8 @@
 
 namespace yf::measure {
 
-/// A table as it was understood. Levels in dB or moduli in ohms, phases in radians; rows rise in
-/// frequency, equal frequencies are merged.
+/// One curve of a text as it was understood. Levels in dB or moduli in ohms, phases in radians;
+/// rows rise in frequency, equal frequencies are merged.
 struct ImportedTable {
     std::vector<double> frequencies;
     std::optional<std::vector<double>> levels;
@@ -21,10 +21,13 @@ struct ImportedTable {
     std::string form{"table"}; ///< "table", "touchstone" or "json"
     int rows{};                ///< data rows in the text, before merging
     int columns{};
-    std::string delimiter; ///< "tab", "semicolon", "space", "comma"; of a table
-    std::string decimal;   ///< "point" or "comma"
-    std::vector<std::string>
-        warnings; ///< unsorted, duplicates, dc_row_dropped, kilohertz, radians, quantity_guessed
+    std::string delimiter;                ///< "tab", "semicolon", "space", "comma"; of a table
+    std::string decimal;                  ///< "point" or "comma"
+    std::vector<std::string> warnings;    ///< codes, in words by warningInWords
+    std::vector<std::string> meanings;    ///< of a table's columns, as a request names them
+    std::vector<std::string> certainties; ///< of each: "sure", "likely" or "open"
+    std::string name;                     ///< of this curve in its text; may be empty
+    int curves{1};                        ///< how many the text holds
 
     static void fields(auto& self, auto&& field) {
         namespace q = yf::quantity;
@@ -40,6 +43,10 @@ struct ImportedTable {
         field(self.delimiter, q::Word{"delimiter", "what separates columns"});
         field(self.decimal, q::Word{"decimal", "decimal sign"});
         field(self.warnings, q::Word{"warnings", "what was done or guessed"});
+        field(self.meanings, q::Word{"meanings", "what each column was taken for"});
+        field(self.certainties, q::Word{"certainties", "how sure that is: sure, likely or open"});
+        field(self.name, q::Word{"name", "of this curve in its text"});
+        field(self.curves, q::Whole{"curves", 1, 1000000, "curves in the text"});
     }
 
     bool operator==(const ImportedTable&) const = default;

@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/measure/touchstone.h"
+#include "core/measure/table/touchstone.h"
 
 #include "core/quantity/quantities.h"
 #include "core/text/number.h"

@@ -2,7 +2,7 @@
 #pragma once
 
 #include "core/base/result.h"
-#include "core/measure/imported_table.h"
+#include "core/measure/table/imported_table.h"
 
 #include <string>
 

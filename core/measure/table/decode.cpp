@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/measure/decode.h"
+#include "core/measure/table/decode.h"
 
 #include <algorithm>
 #include <cstdint>
@@ -88,6 +88,26 @@ std::string fromLatin1(std::string_view bytes) {
     return text;
 }
 
+/// Of a text without a mark: UTF-16 shows as zero bytes at every other place, since the letters of
+/// tables are ASCII nearly all.
+enum class Wide { no, little, big };
+
+Wide wideness(std::string_view bytes) {
+    if (bytes.size() % 2 != 0 || bytes.size() < 4) {
+        return Wide::no;
+    }
+    std::size_t zeros[2] = {0, 0};
+    constexpr std::size_t looked = 4096;
+    const std::size_t count = std::min(bytes.size(), looked);
+    for (std::size_t i = 0; i < count; ++i) {
+        zeros[i % 2] += bytes[i] == '\0' ? 1 : 0;
+    }
+    const auto most = [&](std::size_t n) { return 10 * n >= 9 * (count / 2); };
+    return most(zeros[1]) && zeros[0] == 0   ? Wide::little
+           : most(zeros[0]) && zeros[1] == 0 ? Wide::big
+                                             : Wide::no;
+}
+
 void replaceAll(std::string& text, std::string_view from, std::string_view to) {
     for (std::size_t at = text.find(from); at != std::string::npos;
          at = text.find(from, at + to.size())) {
@@ -105,15 +125,16 @@ Result<std::string> decode(std::string_view bytes) {
             say(YF_WORDS("core", "must be at most %1 MB"), std::to_string(largestTable >> 20U))};
     }
     std::string text;
-    const bool little = bytes.starts_with("\xFF\xFE");
-    const bool big = bytes.starts_with("\xFE\xFF");
-    if (little || big) {
+    const Wide unmarked = wideness(bytes);
+    const bool marked = bytes.starts_with("\xFF\xFE") || bytes.starts_with("\xFE\xFF");
+    if (marked || unmarked != Wide::no) {
         if (bytes.size() % 2 != 0) {
             return Error{"text",
                          YF_WORDS("core", "UTF-16 text with an odd number of bytes"),
                          YF_WORDS("core", "must be a whole text file")};
         }
-        text = fromUtf16(bytes.substr(2), big);
+        const bool big = marked ? bytes.starts_with("\xFE\xFF") : unmarked == Wide::big;
+        text = fromUtf16(bytes.substr(marked ? 2 : 0), big);
     } else {
         text = isUtf8(bytes) ? std::string(bytes) : fromLatin1(bytes);
     }
@@ -128,6 +149,8 @@ Result<std::string> decode(std::string_view bytes) {
     replaceAll(text, "\u2212", "-");
     replaceAll(text, "\u00A0", " ");
     replaceAll(text, "\u202F", " ");
+    replaceAll(text, "\u2009", " ");
+    replaceAll(text, "\u2019", "'");
     return text;
 }
 

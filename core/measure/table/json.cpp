@@ -1,5 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
-#include "core/measure/table_json.h"
+#include "core/measure/table/json.h"
 
 #include "core/measure/inputs.h"
 #include "core/quantity/level.h"

@@ -1,0 +1,177 @@
+// SPDX-License-Identifier: GPL-3.0-or-later
+#include "app/import/column_table.h"
+
+#include "app/theme/theme.h"
+#include "app/widgets/words.h"
+
+#include <QComboBox>
+#include <QHeaderView>
+#include <QLabel>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace yf::app {
+
+namespace {
+
+constexpr int tableHeight = 176;
+constexpr int narrowest = 120;
+
+QString sureness(measure::Certainty certainty) {
+    switch (certainty) {
+    case measure::Certainty::sure:
+        return QStringLiteral("✓");
+    case measure::Certainty::likely:
+        return QStringLiteral("▲");
+    case measure::Certainty::open:
+        return QStringLiteral("?");
+    }
+    return {};
+}
+
+QString basisWords(const measure::ColumnReading& column) {
+    const QString basis = column.basis == measure::Basis::hand ? ColumnTable::tr("chosen by you")
+                          : column.basis == measure::Basis::name
+                              ? ColumnTable::tr("by its name")
+                              : ColumnTable::tr("by its numbers");
+    const QString sure = column.certainty == measure::Certainty::sure ? ColumnTable::tr("sure")
+                         : column.certainty == measure::Certainty::likely
+                             ? ColumnTable::tr("likely")
+                             : ColumnTable::tr("open");
+    return ColumnTable::tr("Read %1; %2.").arg(basis, sure);
+}
+
+QString said(measure::Meaning meaning) {
+    return spoken(Words(measure::infoOf(meaning).said));
+}
+
+/// Of an answer only what tells it from the others.
+QString difference(const measure::TableAnswer& answer,
+                   const std::vector<measure::TableAnswer>& all) {
+    QStringList parts;
+    for (std::size_t c = 0; c < answer.meanings.size(); ++c) {
+        const bool differs = std::ranges::any_of(all, [&](const measure::TableAnswer& other) {
+            return other.meanings[c] != answer.meanings[c];
+        });
+        const auto meaning = measure::meaningNamed(answer.meanings[c]);
+        if (differs && meaning) {
+            parts << ColumnTable::tr("column %1: %2").arg(c + 1).arg(said(*meaning));
+        }
+    }
+    return parts.join(QStringLiteral(" · "));
+}
+
+} // namespace
+
+ColumnTable::ColumnTable(QWidget* parent) : QWidget(parent) {
+    question_ = new QLabel(this);
+    question_->setObjectName(QStringLiteral("import_question"));
+    question_->setWordWrap(true);
+    answers_ = new QWidget(this);
+    new QVBoxLayout(answers_);
+    answers_->layout()->setContentsMargins(0, 0, 0, 0);
+    answers_->layout()->setSpacing(4);
+    table_ = new QTableWidget(this);
+    table_->setObjectName(QStringLiteral("import_preview"));
+    table_->setAccessibleName(tr("First rows of the file"));
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->setSelectionMode(QAbstractItemView::NoSelection);
+    table_->setTabKeyNavigation(false); // Tab goes on to the next control
+    table_->setFixedHeight(tableHeight);
+    table_->verticalHeader()->setVisible(false);
+    table_->horizontalHeader()->setMinimumSectionSize(narrowest);
+    table_->setFont(figureFont(9.0));
+    table_->verticalHeader()->setDefaultSectionSize(20);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(6);
+    column->addWidget(question_);
+    column->addWidget(answers_);
+    column->addWidget(table_);
+}
+
+void ColumnTable::display(const measure::TablePreview& preview,
+                          const std::vector<std::string>& meanings) {
+    chosen_.clear();
+    for (std::size_t c = 0; c < preview.columns.size(); ++c) {
+        chosen_ << (c < meanings.size() ? words(meanings[c]) : QStringLiteral("auto"));
+    }
+    showAnswers(preview);
+    showColumns(preview, meanings);
+}
+
+void ColumnTable::showAnswers(const measure::TablePreview& preview) {
+    qDeleteAll(answers_->findChildren<QPushButton*>());
+    const bool asks = preview.answers.size() > 1;
+    question_->setVisible(asks || preview.unread);
+    answers_->setVisible(asks);
+    question_->setText(
+        preview.unread
+            ? tr("No column was found that can be frequencies with values beside it. Say in the "
+                 "row above the numbers what the columns are.")
+            : tr("This table can be read in %1 ways. Which is it?").arg(preview.answers.size()));
+    if (!asks) {
+        return;
+    }
+    for (std::size_t k = 0; k < preview.answers.size(); ++k) {
+        auto* button = new QPushButton(difference(preview.answers[k], preview.answers), answers_);
+        button->setObjectName(QStringLiteral("import_answer_%1").arg(k));
+        button->setToolTip(spoken(preview.answers[k].said));
+        QStringList meanings;
+        for (const std::string& word : preview.answers[k].meanings) {
+            meanings << words(word);
+        }
+        connect(button, &QPushButton::clicked, this, [this, meanings] { Q_EMIT meant(meanings); });
+        answers_->layout()->addWidget(button);
+    }
+}
+
+void ColumnTable::showColumns(const measure::TablePreview& preview,
+                              const std::vector<std::string>& meanings) {
+    table_->clear();
+    const int columns = static_cast<int>(preview.columns.size());
+    table_->setRowCount(static_cast<int>(preview.rows.size()) + 1);
+    table_->setColumnCount(columns);
+    QStringList heads;
+    for (int c = 0; c < columns; ++c) {
+        const measure::ColumnReading& column = preview.columns[static_cast<std::size_t>(c)];
+        const QString own = words(column.name);
+        heads << (own.isEmpty() ? QString::number(c + 1)
+                                : QStringLiteral("%1: %2").arg(c + 1).arg(own));
+        auto* box = new QComboBox(table_);
+        box->setObjectName(QStringLiteral("import_meaning_%1").arg(c + 1));
+        box->setAccessibleName(tr("What column %1 holds").arg(c + 1));
+        box->setToolTip(basisWords(column));
+        box->addItem(QStringLiteral("%1 %2").arg(sureness(column.certainty), said(column.meaning)),
+                     QStringLiteral("auto"));
+        for (const measure::MeaningInfo& info : measure::meanings()) {
+            box->addItem(spoken(Words(info.said)), words(std::string(info.word)));
+        }
+        const auto index = static_cast<std::size_t>(c);
+        if (index < meanings.size()) {
+            box->setCurrentIndex(std::max(0, box->findData(words(meanings[index]))));
+        }
+        connect(box, &QComboBox::activated, this, [this, box, c] {
+            chosen_[c] = box->currentData().toString();
+            Q_EMIT meant(chosen_);
+        });
+        table_->setCellWidget(0, c, box);
+    }
+    table_->setRowHeight(0, 26);
+    table_->setHorizontalHeaderLabels(heads);
+    for (std::size_t r = 0; r < preview.rows.size(); ++r) {
+        for (std::size_t c = 0; c < preview.rows[r].size() && c < preview.columns.size(); ++c) {
+            table_->setItem(static_cast<int>(r) + 1,
+                            static_cast<int>(c),
+                            new QTableWidgetItem(words(preview.rows[r][c])));
+        }
+    }
+    constexpr int fitting = 6;
+    table_->horizontalHeader()->setSectionResizeMode(
+        columns <= fitting ? QHeaderView::Stretch : QHeaderView::ResizeToContents);
+}
+
+} // namespace yf::app
