@@ -1,9 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/measure/table/reading.h"
 
-#include "core/measure/table/cell.h"
-#include "core/measure/table/evidence.h"
-#include "core/measure/table/heading.h"
+#include "core/measure/table/candidates.h"
 
 #include <algorithm>
 #include <cmath>
@@ -20,134 +18,13 @@ namespace {
 constexpr double margin = 1.5;
 constexpr double sureMargin = 4.0;
 
-struct Candidate {
-    Meaning meaning{};
-    double score{};
-    Basis basis{};
-};
-
-struct ColumnEvidence {
-    std::string name;
-    Heading heading;
-    ColumnShape shape;
-    std::vector<Candidate> candidates; ///< without frequencies, best first
-};
-
-bool isUnitsOnly(const std::vector<std::string>& cells) {
-    bool any = false;
-    for (const std::string& cell : cells) {
-        const Heading heading = readHeading(cell);
-        const bool unit =
-            isUnit(cell.substr(0, cell.find(' '))) || (heading.unit && !heading.named);
-        if ((heading.named && !unit) || (!cell.empty() && !unit && cell != "1" && cell != "-")) {
-            return false;
-        }
-        any = any || unit;
-    }
-    return any;
-}
-
-int understoodCells(const HeadLine& line) {
-    int count = 0;
-    bool frequency = false;
-    for (const std::string& cell : line.cells) {
-        const Heading heading = readHeading(cell);
-        count += heading.allowed.empty() ? 0 : 1;
-        frequency = frequency || (!heading.allowed.empty() &&
-                                  infoOf(heading.allowed.front()).role == ColumnRole::frequency);
-    }
-    // A remark may have as many words by chance: it names no frequency.
-    return line.comment && !frequency ? 0 : count;
-}
-
-/// The name of each column, with its unit: of the lines above the rows the one that is understood
-/// best, and a line of units beneath it.
-std::vector<std::string> namesOf(const Grid& grid) {
-    std::vector<std::string> names(grid.columns);
-    const auto block =
-        std::ranges::find_if(grid.blocks, [](const Block& b) { return !b.heads.empty(); });
-    if (block == grid.blocks.end()) {
-        return names;
-    }
-    std::size_t best = block->heads.size();
-    int most = 0;
-    for (std::size_t h = 0; h < block->heads.size(); ++h) {
-        if (isUnitsOnly(block->heads[h].cells) && best < h) {
-            continue;
-        }
-        const int count = understoodCells(block->heads[h]);
-        const bool last = h + 1 == block->heads.size() && !block->heads[h].comment;
-        if (count >= std::max(most, 1) || (last && most == 0)) {
-            most = count;
-            best = h;
-        }
-    }
-    if (best == block->heads.size()) {
-        return names;
-    }
-    names = block->heads[best].cells;
-    if (best + 1 < block->heads.size() && isUnitsOnly(block->heads[best + 1].cells) &&
-        !isUnitsOnly(names)) {
-        for (std::size_t c = 0; c < names.size(); ++c) {
-            const std::string& unit = block->heads[best + 1].cells[c];
-            if (!unit.empty()) {
-                names[c] += " (" + unit + ")";
-            }
-        }
-    }
-    names.resize(grid.columns);
-    return names;
-}
-
-/// Meanings that a column without a name may have.
-std::vector<Meaning> anyMeaning() {
-    using enum Meaning;
-    return {unused,
-            coherence,
-            index,
-            decibel,
-            pascal,
-            millipascal,
-            ratio,
-            ohm,
-            milliohm,
-            kiloohm,
-            decibelOhm,
-            degrees,
-            radians,
-            realOhm,
-            imaginaryOhm,
-            realKiloohm,
-            imaginaryKiloohm,
-            realMilliohm,
-            imaginaryMilliohm,
-            realPascal,
-            imaginaryPascal,
-            realRatio,
-            imaginaryRatio};
-}
+/// An agreement that no phase has: said of an impedance that is none.
+constexpr double notPassive = -1e3;
 
 class Reader {
 public:
-    Reader(const Grid& grid, const ReadingWishes& wishes) : grid_(grid), wishes_(wishes) {
-        std::vector<std::string> free;
-        for (const Block& block : grid.blocks) {
-            free.insert(free.end(), block.title.begin(), block.title.end());
-            // A name speaks of its own column only.
-            for (const HeadLine& line : block.heads) {
-                if (understoodCells(line) == 0) {
-                    free.insert(free.end(), line.cells.begin(), line.cells.end());
-                }
-            }
-        }
-        context_ = subjectOf(free);
-        skipsFirst_ = grid.rows() > 2 && std::ranges::any_of(grid.numbers, [](const auto& list) {
-                          return list[0] == 0.0 && list[1] > 0.0 && list[2] > list[1];
-                      });
-        const std::vector<std::string> names = namesOf(grid);
-        for (std::size_t c = 0; c < grid.columns; ++c) {
-            columns_.push_back(gather(c, names[c]));
-        }
+    Reader(const Grid& grid, const ReadingWishes& wishes)
+        : grid_(grid), wishes_(wishes), candidates_(grid, wishes), columns_(candidates_.columns()) {
     }
 
     std::vector<Reading> read() {
@@ -164,163 +41,7 @@ public:
 
 private:
     std::span<const double> numbers(std::size_t column) const {
-        const std::vector<double>& all = grid_.numbers[column];
-        // Under several headings each stretch begins anew; the first shows what a column is.
-        const Block& block = grid_.blocks.front();
-        constexpr std::size_t enough = 8;
-        std::span<const double> rows(all);
-        if (block.last - block.first >= enough) {
-            rows = rows.subspan(block.first, block.last - block.first);
-        }
-        return skipsFirst_ ? rows.subspan(1) : rows;
-    }
-
-    ColumnEvidence gather(std::size_t c, const std::string& name) {
-        ColumnEvidence column{
-            .name = name, .heading = readHeading(name), .shape = {}, .candidates = {}};
-        const std::string& cellUnit = grid_.cellUnits[c];
-        if (!cellUnit.empty() && !column.heading.unit) {
-            const Heading own = readHeading(name + " (" + cellUnit + ")");
-            const std::string label = column.heading.label;
-            column.heading = own;
-            column.heading.label = label;
-        }
-        column.shape = shapeOf(numbers(c));
-        addCandidates(c, column);
-        std::ranges::sort(column.candidates, std::greater(), &Candidate::score);
-        return column;
-    }
-
-    void addCandidates(std::size_t c, ColumnEvidence& column) {
-        const auto add = [&](Meaning meaning, double score, Basis basis) {
-            if (score > impossible / 2) {
-                column.candidates.push_back({meaning, score, basis});
-            }
-        };
-        if (c < wishes_.meanings.size() && wishes_.meanings[c]) {
-            if (infoOf(*wishes_.meanings[c]).role != ColumnRole::frequency) {
-                add(*wishes_.meanings[c], 10.0, Basis::hand);
-            }
-            return;
-        }
-        if (grid_.words[c] || column.shape.count == 0) {
-            add(grid_.words[c] ? Meaning::words : Meaning::unused, 6.0, Basis::numbers);
-            return;
-        }
-        if (addForced(c, column, add)) {
-            return;
-        }
-        const Heading& heading = column.heading;
-        if (!heading.allowed.empty() && !overruled(heading)) {
-            const double base = heading.named && heading.unit ? 6.0 : heading.named ? 5.0 : 4.0;
-            for (const Meaning meaning : heading.allowed) {
-                if (infoOf(meaning).role == ColumnRole::frequency || !wished(meaning)) {
-                    continue;
-                }
-                // A name stands even where the numbers are odd, the usual unit first; they are
-                // refused later by place.
-                const bool usual = meaning == heading.allowed.front();
-                const double content =
-                    std::max(contentScore(meaning, column.shape), usual ? -3.0 : -5.0);
-                const bool only = heading.allowed.size() == 1;
-                add(meaning, base + (only ? 0.0 : content), Basis::name);
-            }
-            const bool mayBeLeft = !heading.named || column.candidates.empty();
-            if (mayBeLeft) {
-                add(Meaning::unused, column.candidates.empty() ? 0.0 : 1.0, Basis::numbers);
-            }
-            return;
-        }
-        for (const Meaning meaning : anyMeaning()) {
-            if (wished(meaning)) {
-                // What only counts is a row number, whatever else it could be.
-                const ColumnShape& shape = column.shape;
-                const bool axis = shape.rising && (shape.evenly || shape.evenRatios);
-                const bool used = infoOf(meaning).role != ColumnRole::unused;
-                const double counted = shape.counts && meaning != Meaning::index ? -5.0
-                                       : axis && used                            ? -4.0
-                                       : shape.marks && used                     ? -3.5
-                                       : infoOf(meaning).of == ColumnOf::pressure &&
-                                               infoOf(meaning).role == ColumnRole::value &&
-                                               meaning != Meaning::decibel
-                                           ? -1.0 // seldom without a word
-                                           : 0.0;
-                add(meaning,
-                    contentScore(meaning, column.shape) + contextScore(meaning) + counted,
-                    Basis::numbers);
-            }
-        }
-    }
-
-    /// A name that speaks of levels where ohms were asked for, or the other way round.
-    bool overruled(const Heading& heading) const {
-        const auto contradicts = [&](Meaning meaning) {
-            const MeaningInfo& info = infoOf(meaning);
-            return info.of != ColumnOf::none && !wished(meaning);
-        };
-        return std::ranges::all_of(heading.allowed, contradicts);
-    }
-
-    /// Columns that a request names by number.
-    template <class Add>
-    bool addForced(std::size_t c, ColumnEvidence& column, Add&& add) {
-        if (wishes_.phaseColumn == c) {
-            for (const Meaning meaning : {Meaning::degrees, Meaning::radians}) {
-                const bool named = std::ranges::find(column.heading.allowed, meaning) !=
-                                   column.heading.allowed.end();
-                if (wished(meaning)) {
-                    add(meaning,
-                        10.0 + contentScore(meaning, column.shape) + (named ? 4.0 : 0.0),
-                        Basis::hand);
-                }
-            }
-            return true;
-        }
-        if (!wishes_.valueColumn) {
-            return false;
-        }
-        if (*wishes_.valueColumn != c) {
-            const bool phase = !wishes_.phaseColumn && !column.heading.allowed.empty() &&
-                               infoOf(column.heading.allowed.front()).role == ColumnRole::phase;
-            if (!phase) {
-                add(Meaning::unused, 6.0, Basis::hand);
-            }
-            return !phase;
-        }
-        for (const Meaning meaning : anyMeaning()) {
-            if (infoOf(meaning).role == ColumnRole::value && wished(meaning)) {
-                const bool named = std::ranges::find(column.heading.allowed, meaning) !=
-                                   column.heading.allowed.end();
-                add(meaning,
-                    10.0 + contentScore(meaning, column.shape) + contextScore(meaning) +
-                        (named ? 6.0 : 0.0),
-                    named ? Basis::name : Basis::numbers);
-            }
-        }
-        return true;
-    }
-
-    bool wished(Meaning meaning) const {
-        const MeaningInfo& info = infoOf(meaning);
-        if (info.role == ColumnRole::phase) {
-            return !wishes_.noPhase && (!wishes_.phaseUnit || *wishes_.phaseUnit == meaning);
-        }
-        if (!wishes_.of || info.of == ColumnOf::none) {
-            return true;
-        }
-        return (*wishes_.of == ColumnOf::impedance) == (info.of == ColumnOf::impedance);
-    }
-
-    double contextScore(Meaning meaning) const {
-        const ColumnOf of = infoOf(meaning).of;
-        if (of == ColumnOf::none || !(wishes_.of || context_)) {
-            return 0.0;
-        }
-        const ColumnOf spoken = wishes_.of.value_or(context_.value_or(ColumnOf::none));
-        const bool same = (spoken == ColumnOf::impedance) == (of == ColumnOf::impedance);
-        // Who asks for a level without a name means decibels, who asks for ohms means ohms.
-        const bool usual = meaning == Meaning::decibel || meaning == Meaning::ohm;
-        return same ? (wishes_.of && usual ? 3.0 : 1.5) : -1.5;
+        return candidates_.numbers(column);
     }
 
     void findAxes() {
@@ -617,9 +338,12 @@ private:
         if (agreement < 0.2 && curve.phase) {
             reading.phaseContradicts = true;
         }
+        if (agreement == notPassive && byNumbers) {
+            return -4.0;
+        }
         double score =
             std::clamp(1.5 * std::log(1.0 / std::max(1e-3, 1.0 - agreement)) - 1.0, -2.0, 5.0);
-        if (curve.phase && byNumbers && agreement < 0.5 && !turns) {
+        if (curve.phase && byNumbers && agreement < (turns ? 0.2 : 0.5)) {
             score -= 1.0; // only what a name or the numbers call a phase is one
         }
         return score;
@@ -647,6 +371,14 @@ private:
         const MeaningInfo& unit = infoOf(axisCandidate_.meaning);
         for (double& f : frequencies) {
             f = unit.logarithmic ? std::pow(10.0, f) : f * unit.scale;
+        }
+        // The impedance of a passive device turns by no more than a right angle.
+        constexpr double rightAngle = 0.5 * std::numbers::pi + 0.05;
+        const auto beyond = std::ranges::count_if(phase, [](double v) {
+            return std::abs(std::remainder(v, 2.0 * std::numbers::pi)) > rightAngle;
+        });
+        if (impedance && 50 * static_cast<std::size_t>(beyond) > phase.size()) {
+            return notPassive;
         }
         return phaseAgreement(frequencies, size, phase, impedance);
     }
@@ -724,9 +456,8 @@ private:
 
     const Grid& grid_;
     const ReadingWishes& wishes_;
-    std::optional<ColumnOf> context_;
-    bool skipsFirst_{}; ///< a row at 0 Hz is no evidence
-    std::vector<ColumnEvidence> columns_;
+    Candidates candidates_;
+    const std::vector<ColumnEvidence>& columns_;
     std::vector<std::pair<std::size_t, Candidate>> axes_;
     std::size_t axis_{};
     Candidate axisCandidate_;

@@ -1,17 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
-#include "core/measure/table/grid.h"
-#include "core/measure/table/meaning.h"
+#include "core/measure/table/reading_wishes.h"
 
 #include <optional>
 #include <string>
 #include <vector>
 
 namespace yf::measure {
-
-/// What a decision about a column rests on.
-enum class Basis { hand, name, numbers };
 
 /// How sure it is: by how much the best reading in which the column is something else falls behind.
 enum class Certainty { sure, likely, open };
@@ -41,17 +37,6 @@ struct Reading {
     bool phaseByNumbers{};   ///< nothing but the numbers told the phase, or its unit
     bool unitByNumbers{};    ///< of the frequencies
     bool phaseContradicts{}; ///< what is called a phase does not go with the sizes
-};
-
-/// What is known beforehand. A meaning for each column, where somebody chose one.
-struct ReadingWishes {
-    std::vector<std::optional<Meaning>> meanings;
-    std::optional<ColumnOf> of; ///< impedance, or pressure for levels
-    std::optional<Meaning> frequencyUnit;
-    std::optional<Meaning> phaseUnit;
-    std::optional<std::size_t> valueColumn;
-    std::optional<std::size_t> phaseColumn;
-    bool noPhase{};
 };
 
 /// The ways to understand a grid, best first; of those that mean the same only one. More than one:

@@ -411,7 +411,8 @@ Result<std::vector<ImportedTable>> curvesOf(const Grid& grid, const Reading& rea
             parts = interleaved(grid, reading, sorted);
         }
         if (parts.empty()) {
-            parts.push_back({reading.curves.size() > 1 ? nameOf(reading, curve) : "", gathered.rows});
+            parts.push_back(
+                {reading.curves.size() > 1 ? nameOf(reading, curve) : "", gathered.rows});
         } else if (reading.curves.size() > 1) {
             for (Part& part : parts) {
                 part.name = nameOf(reading, curve) + ", " + part.name;
