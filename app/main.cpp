@@ -165,12 +165,16 @@ QString read(const QCommandLineParser& parser, Orders& orders) {
     return {};
 }
 
-void open(MainWindow& window, const QCommandLineParser& parser) {
+/// What could not be opened; empty: nothing. A window stands there and says why.
+QString open(MainWindow& window, const QCommandLineParser& parser) {
+    QString wrong;
     window.chooseStage(parser.value(QStringLiteral("stage")));
     if (parser.isSet(QStringLiteral("demo"))) {
         window.openDemo();
     } else if (const QStringList jobs = parser.positionalArguments(); !jobs.isEmpty()) {
-        window.openJob(jobs.front());
+        if (!window.openJob(jobs.front())) {
+            wrong = QStringLiteral("%1: the job could not be opened").arg(jobs.front());
+        }
     }
     if (const QString cabinet = parser.value(QStringLiteral("cabinet")); !cabinet.isEmpty()) {
         window.chooseCabinet(cabinet);
@@ -182,6 +186,7 @@ void open(MainWindow& window, const QCommandLineParser& parser) {
         const qsizetype equals = pair.indexOf(u'=');
         window.importTables(pair.left(equals), {pair.mid(equals + 1)});
     }
+    return wrong;
 }
 
 /// What is wrong with the places given; empty: nothing, they were shown.
@@ -235,7 +240,9 @@ int main(int argc, char** argv) {
     MainWindow window(ask);
     fitMenu(window);
     window.resize(orders.size);
-    open(window, parser);
+    if (const QString wrong = open(window, parser); picture && !wrong.isEmpty()) {
+        return refuse(wrong);
+    }
     if (const QString wrong = show(window, parser); !wrong.isEmpty()) {
         return refuse(wrong);
     }

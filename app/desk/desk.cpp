@@ -42,7 +42,20 @@ bool Desk::openJob(const QString& path) {
     document_->keepStatesIn(earlierStatesFolder(path).toStdString());
     remember();
     tellHold();
+    tellLeftOut();
     return true;
+}
+
+void Desk::tellLeftOut() {
+    QStringList names;
+    for (const std::string& name : document_->leftOut()) {
+        names << words(name);
+    }
+    if (!names.isEmpty()) {
+        tell(Gravity::mind,
+             tr("Damaged in the file and left out: %1. The rest of the job is as it was.")
+                 .arg(names.join(QStringLiteral(", "))));
+    }
 }
 
 void Desk::tellHold() {

@@ -97,6 +97,7 @@ private:
     /// False, and says why, where there is no document.
     bool take(Result<std::unique_ptr<Document>> document);
     void tellHold();
+    void tellLeftOut();
     void submit();
     void showResult(const std::shared_ptr<const Evaluated>& result);
     void lookAt(const job::Job& job, const Words& name, bool whole);

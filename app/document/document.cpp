@@ -58,8 +58,11 @@ void Document::lock(const std::string& path) {
 
 Result<std::unique_ptr<Document>> Document::open(const std::string& path) {
     YF_TRY(store, job::store::Store::open(path));
-    YF_TRY(record, store.load());
-    return std::unique_ptr<Document>(new Document(std::move(store), std::move(record)));
+    std::vector<std::string> leftOut;
+    YF_TRY(record, store.load(&leftOut));
+    auto document = std::unique_ptr<Document>(new Document(std::move(store), std::move(record)));
+    document->leftOut_ = std::move(leftOut);
+    return document;
 }
 
 Result<std::unique_ptr<Document>> Document::create(const std::string& path,

@@ -42,6 +42,9 @@ public:
 
     [[nodiscard]] Hold hold() const { return hold_; }
 
+    /// Measurements that were damaged in the file and are not in the job.
+    [[nodiscard]] const std::vector<std::string>& leftOut() const { return leftOut_; }
+
     /// Whether anything was changed, undone or redone since it was opened.
     [[nodiscard]] bool everChanged() const { return everChanged_; }
 
@@ -102,6 +105,7 @@ private:
     job::Record record_;
     bool everChanged_{};
     bool changedSincePutAside_{};
+    std::vector<std::string> leftOut_;
     Hold hold_{};
     std::string statesFolder_;
     QTimer statesTimer_;

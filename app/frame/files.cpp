@@ -9,6 +9,7 @@
 #include "app/plots/plot.h"
 #include "app/widgets/ask.h"
 #include "app/widgets/notice.h"
+#include "app/widgets/read_file.h"
 #include "app/widgets/words.h"
 #include "core/edit/intake.h"
 #include "core/edit/measurement.h"
@@ -95,20 +96,18 @@ void Files::importTables(const QString& driver, const QStringList& files) {
     std::vector<job::Take> takes;
     for (const QString& path : files) {
         const QString base = QFileInfo(path).fileName();
-        QFile file(path);
-        if (!file.open(QIODevice::ReadOnly)) {
+        const auto bytes = readFile(path, measure::largestTable);
+        if (!bytes) {
             gravity = Gravity::stop;
-            told << QStringLiteral("%1: %2").arg(base, file.errorString());
+            told << spoken(text::sentence(bytes.error()));
             continue;
         }
-        // One byte more than is allowed is enough for the importer to refuse by size.
-        const QByteArray bytes = file.read(static_cast<qint64>(measure::largestTable) + 1);
         auto imported =
-            take::importTakes({.file = {bytes.toStdString(),
+            take::importTakes({.file = {*bytes,
                                         base.toStdString(),
                                         QDate::currentDate().toString(Qt::ISODate).toStdString()}});
         // What has to be asked, or chosen from, is looked at first, with all that came with it.
-        if (imported ? imported->size() > 1 : take::asks(bytes.toStdString())) {
+        if (imported ? imported->size() > 1 : take::asks(*bytes)) {
             previewFiles(driver, files);
             return;
         }
@@ -181,14 +180,12 @@ void Files::askPictures() {
 
 void Files::addPictures(const QStringList& files) {
     for (const QString& path : files) {
-        QFile file(path);
-        if (!file.open(QIODevice::ReadOnly)) {
-            notice_.tell(Gravity::stop, QStringLiteral("%1: %2").arg(path, file.errorString()));
+        const auto bytes = readFile(path, edit::largestPhoto);
+        if (!bytes) {
+            notice_.tell(Gravity::stop, spoken(text::sentence(bytes.error())));
             continue;
         }
-        // One byte more than is allowed is enough to be refused by size.
-        const QByteArray bytes = file.read(static_cast<qint64>(edit::largestPhoto) + 1);
-        desk_.apply(edit::addPhoto(QFileInfo(path).fileName().toStdString(), bytes.toStdString()));
+        desk_.apply(edit::addPhoto(QFileInfo(path).fileName().toStdString(), *bytes));
     }
 }
 

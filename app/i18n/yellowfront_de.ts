@@ -5755,6 +5755,22 @@ Ohm gegen den Aufdruck.</translation>
         <source>%1; a size must be above 0</source>
         <translation>%1; ein Betrag muss über 0 liegen</translation>
     </message>
+    <message>
+        <source>must be a readable file</source>
+        <translation>muss eine lesbare Datei sein</translation>
+    </message>
+    <message>
+        <source>a path with a zero byte</source>
+        <translation>ein Pfad mit einem Nullbyte</translation>
+    </message>
+    <message>
+        <source>a write to it was interrupted, and it could not be read: %1</source>
+        <translation>ein Schreibvorgang wurde unterbrochen, und sie ließ sich nicht lesen: %1</translation>
+    </message>
+    <message>
+        <source>open it in the window once, where it can be written</source>
+        <translation>einmal im Fenster öffnen, wo sie beschreibbar ist</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -8027,6 +8043,10 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>%1. The work goes on in memory; it is tried again every few seconds.</source>
         <translation>%1. Die Arbeit geht im Speicher weiter; alle paar Sekunden wird es wieder versucht.</translation>
+    </message>
+    <message>
+        <source>Damaged in the file and left out: %1. The rest of the job is as it was.</source>
+        <translation>In der Datei beschädigt und weggelassen: %1. Der Rest des Auftrags ist, wie er war.</translation>
     </message>
 </context>
 <context>

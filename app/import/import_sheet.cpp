@@ -6,6 +6,7 @@
 #include "app/plots/curves.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
+#include "app/widgets/read_file.h"
 #include "app/widgets/words.h"
 #include "core/measure/table/decode.h"
 #include "core/text/sentence.h"
@@ -13,7 +14,6 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDate>
-#include <QFile>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -281,16 +281,11 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
     for (const QString& path : files) {
         Entry entry;
         const std::string name = QFileInfo(path).fileName().toStdString();
-        QFile file(path);
-        if (file.open(QIODevice::ReadOnly)) {
-            // One byte more than is allowed is enough for the importer to refuse by size.
-            entry.order.file = {
-                file.read(static_cast<qint64>(measure::largestTable) + 1).toStdString(),
-                name,
-                today};
+        entry.order.file = {"", name, today};
+        if (auto bytes = readFile(path, measure::largestTable)) {
+            entry.order.file.bytes = std::move(*bytes);
         } else {
-            entry.order.file.name = name;
-            entry.unreadable = Error{name, file.errorString().toStdString(), ""};
+            entry.unreadable = bytes.error();
         }
         entry.driver =
             driver.isEmpty() ? take::likelyDriver(job_, sight.cabinet, name) : driver.toStdString();

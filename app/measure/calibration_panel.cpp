@@ -7,6 +7,7 @@
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/labels.h"
 #include "app/widgets/quantity_field.h"
+#include "app/widgets/read_file.h"
 #include "app/widgets/words.h"
 #include "core/measure/calibration.h"
 #include "core/measure/table/decode.h"
@@ -16,7 +17,6 @@
 #include "core/text/sentence.h"
 #include "devices/sound.h"
 
-#include <QFile>
 #include <QFileInfo>
 #include <QLabel>
 #include <QLocale>
@@ -253,13 +253,12 @@ void CalibrationPanel::tell(const QString& problem) {
 
 void CalibrationPanel::readMicrophone(const QString& path) {
     const QString name = QFileInfo(path).fileName();
-    QFile file(path);
-    if (!file.open(QIODevice::ReadOnly)) {
-        tell(QStringLiteral("■ %1: %2").arg(name, file.errorString()));
+    const auto read = readFile(path, measure::largestTable);
+    if (!read) {
+        tell(QStringLiteral("■ ") + spoken(text::sentence(read.error())));
         return;
     }
-    const std::string text =
-        file.read(static_cast<qint64>(measure::largestTable) + 1).toStdString();
+    const std::string& text = *read;
     auto found = take::withMicrophone(calibration_, name.toStdString(), text);
     if (!found) {
         tell(QStringLiteral("■ ") + spoken(text::sentence(found.error())));

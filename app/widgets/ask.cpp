@@ -5,16 +5,23 @@
 
 namespace yf::app {
 
+namespace {
+
+/// A dialog in which files are chosen neither renames nor deletes: a stray key in its list would.
+constexpr auto onlyChoose = QFileDialog::ReadOnly;
+
+} // namespace
+
 QStringList
 AskWithDialogs::filesToOpen(QWidget* parent, const QString& title, const QString& filter) {
-    return QFileDialog::getOpenFileNames(parent, title, {}, filter);
+    return QFileDialog::getOpenFileNames(parent, title, {}, filter, nullptr, onlyChoose);
 }
 
 QString AskWithDialogs::fileToWrite(QWidget* parent,
                                     const QString& title,
                                     const QString& proposal,
                                     const QString& filter) {
-    return QFileDialog::getSaveFileName(parent, title, proposal, filter);
+    return QFileDialog::getSaveFileName(parent, title, proposal, filter, nullptr, onlyChoose);
 }
 
 } // namespace yf::app

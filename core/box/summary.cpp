@@ -13,6 +13,10 @@ namespace {
 // NOLINTNEXTLINE(bugprone-easily-swappable-parameters): from where to where, how fine
 std::vector<double> grid(double from, double to, double perOctave) {
     std::vector<double> f;
+    // Of a fit that did not converge nothing may be left to look at.
+    if (!(from > 0.0 && to > from && to / from < 1e12)) {
+        return f;
+    }
     const int n = static_cast<int>(std::ceil(std::log2(to / from) * perOctave));
     for (int i = 0; i <= n; ++i) {
         f.push_back(from * std::pow(to / from, static_cast<double>(i) / n));
@@ -73,6 +77,9 @@ std::optional<double> lastCrossing(const System& given, double down, const std::
     System system = given;
     system.withInductance = false;
     const Function above = [&](double at) { return levelReAsymptote(system, at) + down; };
+    if (f.empty()) {
+        return std::nullopt;
+    }
     bool wasAbove = above(f.back()) >= 0.0;
     for (std::size_t i = f.size() - 1; i-- > 0;) {
         const bool isAbove = above(f[i]) >= 0.0;

@@ -148,12 +148,12 @@ Value wholeDocument(const job::Job& job) {
 
 } // namespace
 
-Result<job::Record> loadJobFile(const std::string& file) {
+Result<job::Record> loadJobFile(const std::string& file, std::vector<std::string>* leftOut) {
     auto store = job::store::Store::openForReading(file);
     if (!store) {
         return Error{"job_file", text::sentence(store.error()), ""};
     }
-    auto record = store->load();
+    auto record = store->load(leftOut);
     if (!record) {
         return Error{"job_file", text::sentence(record.error()), ""};
     }
@@ -161,11 +161,13 @@ Result<job::Record> loadJobFile(const std::string& file) {
 }
 
 Result<Shown> show(const ShowRequest& request) {
-    YF_TRY(record, loadJobFile(request.file));
+    std::vector<std::string> leftOut;
+    YF_TRY(record, loadJobFile(request.file, &leftOut));
     const job::History& history = record.history;
     Shown shown{.job = history.job(),
                 .evaluation = evaluation::evaluate(history.job()),
-                .position = history.position()};
+                .position = history.position(),
+                .leftOut = std::move(leftOut)};
     for (const job::Step& step : history.steps()) {
         shown.steps.push_back(step.name.english());
     }
@@ -195,7 +197,8 @@ Value Shown::write() const {
                          {"takes", static_cast<int>(job.takes.size())},
                          {"cabinets", std::move(cabinets)},
                          {"steps", steps},
-                         {"position", static_cast<int>(position)}};
+                         {"position", static_cast<int>(position)},
+                         {"left_out", leftOut}};
 }
 
 Result<Exported> exportJob(const ExportRequest& request) {

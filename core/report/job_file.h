@@ -8,7 +8,8 @@
 namespace yf::report {
 
 /// What a job file holds, opened for reading only. Fails with `job_file` as subject.
-[[nodiscard]] Result<job::Record> loadJobFile(const std::string& file);
+[[nodiscard]] Result<job::Record> loadJobFile(const std::string& file,
+                                              std::vector<std::string>* leftOut = nullptr);
 
 /// Input of `job show`.
 struct ShowRequest {
@@ -25,6 +26,7 @@ struct Shown {
     evaluation::Evaluation evaluation;
     std::vector<std::string> steps;
     std::size_t position{};
+    std::vector<std::string> leftOut; ///< measurements that are damaged in the file
 
     [[nodiscard]] text::Value write() const;
 };

@@ -1,5 +1,6 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/plots/plot.h"
+#include "app/widgets/ask.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/notice.h"
 #include "app/widgets/quantity_field.h"
@@ -7,9 +8,11 @@
 #include "core/quantity/quantities.h"
 
 #include <QApplication>
+#include <QFileDialog>
 #include <QLabel>
 #include <QPushButton>
 #include <QTest>
+#include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <QWheelEvent>
@@ -72,6 +75,28 @@ TEST(QuantityField, takesWhatPeopleWriteAndKeepsTheLastGoodValue) {
         {5, 5}, {5, 5}, {}, {0, 120}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
     QApplication::sendEvent(&field, &wheel);
     EXPECT_NEAR(field.value(), 1000.0, 1e-9);
+}
+
+// In a dialog in which a file is chosen a stray key once deleted folders of the disk.
+TEST(Ask, dialogsOnlyChoose) {
+    app::AskWithDialogs ask;
+    int seen = 0;
+    const auto look = [&] {
+        QTimer::singleShot(0, qApp, [&seen] {
+            for (QWidget* widget : QApplication::topLevelWidgets()) {
+                if (auto* dialog = qobject_cast<QFileDialog*>(widget); dialog != nullptr) {
+                    EXPECT_TRUE(dialog->testOption(QFileDialog::ReadOnly));
+                    ++seen;
+                    dialog->reject();
+                }
+            }
+        });
+    };
+    look();
+    EXPECT_TRUE(ask.filesToOpen(nullptr, QStringLiteral("Open"), QString()).isEmpty());
+    look();
+    EXPECT_TRUE(ask.fileToWrite(nullptr, QStringLiteral("Save"), QString(), QString()).isEmpty());
+    EXPECT_EQ(seen, 2);
 }
 
 TEST(Plot, readsBetweenItsPointsAndNotBeyond) {

@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 // The command line as a person or a script meets it: one JSON object in, one out, exit status 2 and
 // one line of words for what is wrong. Expected figures come from the check tables of docs/theory.
+#include "cli/files.h"
 #include "cli/verb.h"
 #include "core/edit/apply.h"
 #include "core/edit/parts.h"
@@ -12,10 +13,14 @@
 #include "tests/support/temp_folder.h"
 
 #include <gtest/gtest.h>
+#include <sys/resource.h>
+#include <sys/stat.h>
 #include <unistd.h>
 
 #include <algorithm>
 #include <cmath>
+#include <csignal>
+#include <filesystem>
 #include <numbers>
 
 namespace yf::test {
@@ -188,9 +193,11 @@ TEST(CommandLine, jobVerbs) {
     EXPECT_NE(table.find("L1,low,L,0.0015,H,0.38,,9.8"), std::string::npos) << table;
     // The table that is written can be read again.
     const Value response = output({"job", "export"}, "{" + file + R"(,"format":"csv-response"})");
-    const Value read = output({"measure", "import"},
-                              R"({"text":)" + text::writeJson(*response.find("text")) + "}");
+    const Value read =
+        output({"measure", "import"},
+               R"({"curve":1,"text":)" + text::writeJson(*response.find("text")) + "}");
     EXPECT_EQ(*read.find("quantity"), Value("level"));
+    EXPECT_EQ(*read.find("curves"), Value(2)) << "level and impedance of the whole";
     const Value document = output({"job", "export"}, "{" + file + R"(,"format":"document"})");
     EXPECT_EQ(document.find("document")->find("curves")->object()->size(), 4U);
     expectFinite(document);
@@ -563,6 +570,50 @@ TEST(MeasureVerbs, fromSweepToCurve) {
                              R"({)" + played + R"(, "recording_file": ")" + wav + R"("})");
     EXPECT_EQ(*bad.find("main_fault")->word(), "clipped");
     EXPECT_FALSE(*bad.find("usable")->flag());
+}
+
+// A pipe that nobody writes into, a path with a zero byte: refused at once.
+TEST(CommandLine, onlyPlainFilesAreRead) {
+    const TempFolder folder;
+    const std::string pipe = folder.path("pipe");
+    ASSERT_EQ(::mkfifo(pipe.c_str(), 0600), 0);
+    const std::string table = folder.write("a.txt", "f,spl\n100,80\n200,81\n");
+
+    const struct {
+        const char* verb;
+        std::string input;
+        const char* says;
+    } rows[] = {
+        {"import", R"({"text_file": ")" + pipe + "\"}", "is not a file"},
+        {"import", R"({"text_file": ")" + folder.path("") + "\"}", "is not a file"},
+        {"import", R"({"text_file": ")" + table + R"(\u0000.txt"})", "zero byte"},
+        {"gate", R"({"impulse_file": ")" + pipe + "\"}", "is not a file"},
+    };
+
+    for (const auto& row : rows) {
+        const cli::Answer told = answer({"measure", row.verb}, row.input);
+        EXPECT_EQ(told.status, 2) << row.input;
+        const std::string& said = told.err;
+        EXPECT_NE(said.find(row.says), std::string::npos) << row.input << "\n" << said;
+    }
+    const auto full = cli::writeFile("out", "/dev/full", std::string(100000, 'x'));
+    EXPECT_FALSE(full.ok());
+    // What was there stays whole where the new content finds no room.
+    const std::string out = folder.write("out.wav", "before");
+
+    struct rlimit old {};
+
+    ASSERT_EQ(::getrlimit(RLIMIT_FSIZE, &old), 0);
+    struct rlimit little = old;
+    little.rlim_cur = 4096;
+    const auto ignored = std::signal(SIGXFSZ, SIG_IGN);
+    ASSERT_EQ(::setrlimit(RLIMIT_FSIZE, &little), 0);
+    const auto cut = cli::writeFile("out", out, std::string(100000, 'x'));
+    ASSERT_EQ(::setrlimit(RLIMIT_FSIZE, &old), 0);
+    std::signal(SIGXFSZ, ignored);
+    EXPECT_FALSE(cut.ok());
+    EXPECT_EQ(fileContent(out), "before");
+    EXPECT_FALSE(std::filesystem::exists(out + ".part"));
 }
 
 TEST(MeasureVerbs, wrongInputNamesItsKey) {

@@ -29,6 +29,18 @@ class Pictures(unittest.TestCase):
                 self.assertGreater(len(first), 30000, "a window with plots and a circuit")
                 self.assertEqual(first, picture(folder, "second.png", *options))
 
+    def test_a_job_that_cannot_be_opened_is_no_picture(self):
+        with tempfile.TemporaryDirectory() as folder:
+            job = pathlib.Path(folder) / "notes.yfjob"
+            job.write_text("no job at all")
+            for path in (job, pathlib.Path(folder) / "nowhere.yfjob"):
+                env = {**os.environ, "HOME": folder, "XDG_CONFIG_HOME": folder, "XDG_DATA_HOME": folder}
+                run = subprocess.run([PROGRAM, path, "--picture", pathlib.Path(folder) / "a.png"],
+                                     env=env, timeout=120, capture_output=True, text=True)
+                self.assertNotEqual(run.returncode, 0)
+                self.assertIn("could not be opened", run.stderr)
+                self.assertFalse((pathlib.Path(folder) / "a.png").exists())
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -31,19 +31,30 @@ Result<curve::Curve> readCurve(sqlite3* database, const std::string& path, const
         std::ranges::adjacent_find(frequencies, std::greater_equal{}) == frequencies.end();
     const bool shaped =
         frequencies.size() >= 2 && frequencies.size() == re.size() && re.size() == im.size();
-    if (phase == std::end(phaseNames) || !shaped || !rising || !(frequencies.front() > 0.0)) {
-        return Error{path,
-                     say(YF_WORDS("core", "curve %1 is not as it should be"), key),
-                     YF_WORDS("core", "the file is damaged")};
+    // No import lets more in (measure/table/limits.h); older versions of the program did.
+    constexpr double beyondMeasure = 1e7;
+    const auto within = [](double v) { return std::abs(v) <= beyondMeasure; };
+    const curve::Range trusted{statement.number(1), statement.number(2)};
+    const Error damaged{path,
+                        say(YF_WORDS("core", "curve %1 is not as it should be"), key),
+                        YF_WORDS("core", "the file is damaged")};
+    if (phase == std::end(phaseNames) || !shaped || !rising || !(frequencies.front() > 0.0) ||
+        !std::ranges::all_of(frequencies, within) || !std::ranges::all_of(re, within) ||
+        !std::ranges::all_of(im, within) || std::isnan(trusted.from) || std::isnan(trusted.to)) {
+        return damaged;
     }
     std::vector<curve::Complex> values;
     for (std::size_t i = 0; i < re.size(); ++i) {
         values.emplace_back(re[i], im[i]);
     }
-    return curve::Curve(frequencies,
-                        std::move(values),
-                        static_cast<curve::Phase>(phase - std::begin(phaseNames)),
-                        {statement.number(1), statement.number(2)});
+    curve::Curve curve(frequencies,
+                       std::move(values),
+                       static_cast<curve::Phase>(phase - std::begin(phaseNames)),
+                       trusted);
+    if (curveKey(curve) != key) {
+        return damaged;
+    }
+    return curve;
 }
 
 std::vector<double> fromFloats(const std::string& bytes) {
@@ -88,6 +99,25 @@ Result<std::string> readPhoto(sqlite3* database, const std::string& path, const 
     return statement.bytes(0);
 }
 
+/// Takes a measurement out of a job, with what refers to it.
+void leaveOut(Job& job, const std::string& id) {
+    std::erase_if(job.takes, [&](const Take& take) { return take.id == id; });
+    for (Driver& driver : job.drivers) {
+        for (std::string* used : {&driver.impedanceTake, &driver.responseTake}) {
+            if (*used == id) {
+                used->clear();
+            }
+        }
+    }
+    std::erase_if(job.dismissals, [&](const Dismissal& one) { return one.take == id; });
+}
+
+void note(Shared& shared, const std::string& name) {
+    if (std::ranges::find(shared.leftOut, name) == shared.leftOut.end()) {
+        shared.leftOut.push_back(name);
+    }
+}
+
 } // namespace
 
 Result<Job>
@@ -100,21 +130,35 @@ readJob(sqlite3* database, const std::string& path, const std::string& document,
                          text::sentence(job.error())),
                      ""};
     }
+    std::vector<std::string> damaged;
     for (Take& take : job->takes) {
         auto& held = shared.curves[take.curveKey];
         if (!held) {
-            YF_TRY(curve, readCurve(database, path, take.curveKey));
-            held = std::make_shared<const curve::Curve>(std::move(curve));
+            auto curve = readCurve(database, path, take.curveKey);
+            if (!curve) {
+                note(shared, take.name);
+                damaged.push_back(take.id);
+                continue;
+            }
+            held = std::make_shared<const curve::Curve>(std::move(*curve));
         }
         take.curve = held;
         if (const std::string& samples = take.recorded.samples; !samples.empty()) {
             auto& recording = shared.recordings[samples];
             if (!recording) {
-                YF_TRY(read, readRecording(database, path, samples));
-                recording = std::make_shared<const signal::Recording>(std::move(read));
+                auto read = readRecording(database, path, samples);
+                if (!read) {
+                    note(shared, take.name);
+                    take.recorded.samples.clear();
+                    continue;
+                }
+                recording = std::make_shared<const signal::Recording>(std::move(*read));
             }
             take.recording = recording;
         }
+    }
+    for (const std::string& id : damaged) {
+        leaveOut(*job, id);
     }
     for (Photo& photo : job->photos) {
         auto& held = shared.photos[photo.key];

@@ -10,7 +10,9 @@
 #include <algorithm>
 #include <cerrno>
 #include <cmath>
+#include <cstdlib>
 #include <cstring>
+#include <filesystem>
 #include <map>
 
 namespace yf::job::store {
@@ -24,6 +26,11 @@ constexpr sqlite3_int64 wordsSince = 9;
 std::optional<Error> checkFile(const std::string& path) {
     struct stat info {};
 
+    if (path.find('\0') != std::string::npos) {
+        return Error{path.substr(0, path.find('\0')),
+                     YF_WORDS("core", "a path with a zero byte"),
+                     YF_WORDS("core", "must be a job file")};
+    }
     if (::stat(path.c_str(), &info) != 0) {
         return Error{path, std::strerror(errno), YF_WORDS("core", "must be a job file")};
     }
@@ -69,6 +76,61 @@ std::optional<LogEntry::Kind> logKind(const std::string& name) {
         }
     }
     return std::nullopt;
+}
+
+void tellLeftOut(const Shared& shared, std::vector<std::string>* leftOut) {
+    if (leftOut != nullptr) {
+        *leftOut = shared.leftOut;
+    }
+}
+
+/// Whether a write was interrupted: its journal still stands there, and nobody is writing.
+bool wasInterrupted(const std::string& path, sqlite3* database) {
+    struct stat info {};
+
+    if (::stat((path + "-journal").c_str(), &info) != 0 || info.st_size == 0) {
+        return false;
+    }
+    Statement ask(database, "SELECT count(*) FROM sqlite_master");
+    static_cast<void>(ask.step());
+    const int code = sqlite3_errcode(database);
+    return code != SQLITE_OK && code != SQLITE_ROW && code != SQLITE_DONE && code != SQLITE_BUSY;
+}
+
+/// Copies file and journal to where one may write, lets SQLite bring back the state before the
+/// interrupted write there, and opens that; the copy has no name any more once it is open.
+Result<sqlite3*> openRolledBack(const std::string& path) {
+    namespace fs = std::filesystem;
+    std::error_code failed;
+    std::string folder = (fs::temp_directory_path(failed) / "yellowfront-XXXXXX").string();
+    const auto refused = [&](const std::string& why) {
+        return Error{
+            path,
+            say(YF_WORDS("core", "a write to it was interrupted, and it could not be read: %1"),
+                why),
+            YF_WORDS("core", "open it in the window once, where it can be written")};
+    };
+    if (failed || ::mkdtemp(folder.data()) == nullptr) {
+        return refused(failed ? failed.message() : std::strerror(errno));
+    }
+    const std::string copy = folder + "/copy.yfjob";
+    fs::copy_file(path, copy, failed);
+    if (!failed) {
+        fs::copy_file(path + "-journal", copy + "-journal", failed);
+    }
+    if (!failed) {
+        // A file that may not be written has a copy that may not be written.
+        fs::permissions(copy, fs::perms::owner_read | fs::perms::owner_write, failed);
+        fs::permissions(copy + "-journal", fs::perms::owner_read | fs::perms::owner_write, failed);
+    }
+    auto database =
+        failed ? Result<sqlite3*>(refused(failed.message())) : connect(copy, SQLITE_OPEN_READWRITE);
+    if (database) {
+        Statement ask(*database, "SELECT count(*) FROM sqlite_master");
+        static_cast<void>(ask.step());
+    }
+    fs::remove_all(folder, failed);
+    return database;
 }
 
 } // namespace
@@ -154,6 +216,10 @@ Result<Store> Store::open(const std::string& path) {
         return database.error();
     }
     // Without the right to write SQLite opens for reading by itself.
+    if (wasInterrupted(path, *database)) {
+        sqlite3_close(*database);
+        return openForReading(path);
+    }
     Store store(path, *database, sqlite3_db_readonly(*database, "main") == 1);
     YF_TRY(checked, checkContent(path, *database));
     static_cast<void>(checked);
@@ -172,6 +238,11 @@ Result<Store> Store::openForReading(const std::string& path) {
         return *error;
     }
     YF_TRY(database, connect(path, SQLITE_OPEN_READONLY));
+    if (wasInterrupted(path, database)) {
+        sqlite3_close(database);
+        YF_TRY(before, openRolledBack(path));
+        database = before;
+    }
     Store store(path, database, true);
     YF_TRY(checked, checkContent(path, database));
     static_cast<void>(checked);
@@ -182,7 +253,7 @@ bool Store::newer() const {
     return pragma(database_, "user_version") > formatVersion;
 }
 
-Result<Record> Store::load() const {
+Result<Record> Store::load(std::vector<std::string>* leftOut) const {
     Statement state(database_, "SELECT current FROM state");
     if (!state.step()) {
         return Error{path_,
@@ -214,6 +285,7 @@ Result<Record> Store::load() const {
     }
     Record record(History(std::move(steps), *position));
     if (pragma(database_, "user_version") < 2) {
+        tellLeftOut(shared, leftOut);
         return record;
     }
     Statement named(database_, "SELECT name, at, document FROM snapshot ORDER BY id");
@@ -235,6 +307,7 @@ Result<Record> Store::load() const {
              entries.text(0),
              *kind == LogEntry::Kind::note ? Words(entries.text(2)) : told(entries.text(2))});
     }
+    tellLeftOut(shared, leftOut);
     return record;
 }
 

@@ -33,7 +33,9 @@ public:
     /// older version stays as it is until the first change is written.
     static Result<Store> open(const std::string& path);
 
-    /// Reading only, for the command line: nothing is written, not even a journal.
+    /// Reading only, for the command line: nothing is written, not even a journal. Where a write
+    /// was interrupted, the state before it is read from a copy in the folder for temporary files,
+    /// and the file with its journal stays as it is until it is opened for writing.
     static Result<Store> openForReading(const std::string& path);
 
     Store(Store&&) noexcept;
@@ -48,7 +50,8 @@ public:
     [[nodiscard]] const std::string& path() const { return path_; }
 
     /// The kept steps and the position among them, snapshots and log.
-    [[nodiscard]] Result<Record> load() const;
+    /// leftOut: names of measurements that are damaged and were left out.
+    [[nodiscard]] Result<Record> load(std::vector<std::string>* leftOut = nullptr) const;
 
     /// Writes what one change did, in one transaction. When it returns without an error the
     /// change is on the disk; with an error the file is as before.

@@ -4,6 +4,7 @@
 #include "core/box/designs.h"
 #include "core/box/motion.h"
 #include "core/box/response.h"
+#include "core/box/summary.h"
 #include "tests/support/check_table.h"
 #include "tests/support/spice.h"
 
@@ -381,6 +382,16 @@ TEST(BoxModels, sixthOrderDesignIsAsFlatAsKnown) {
     EXPECT_GT(design.rms, 0.5);
     EXPECT_NEAR(design.box.fbRear, 40.7, 4.0);
     EXPECT_NEAR(design.box.fbFront, 90.0, 9.0);
+}
+
+// A fit that did not converge may say anything; what is drawn of it must survive.
+TEST(Summary, absurdDriversHaveNoCornerRatherThanACrash) {
+    const box::Box closed = box::Closed{.Vb = 0.025};
+    for (const double fs : {0.0, 1e-300, 1e300, -1.0, std::nan("")}) {
+        box::System s = box::systemOf(largeWoofer(), closed, {});
+        s.motor.fs = fs;
+        EXPECT_EQ(box::roughCrossing(s, 3.0), std::nullopt) << fs;
+    }
 }
 
 } // namespace yf::test

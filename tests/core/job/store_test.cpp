@@ -10,8 +10,11 @@
 #include <sqlite3.h>
 #include <sys/resource.h>
 
+#include <array>
 #include <csignal>
+#include <cstring>
 #include <filesystem>
+#include <limits>
 
 namespace yf::test {
 
@@ -215,11 +218,8 @@ TEST(Store, aNewerVersionOpensForReadingOnly) {
 
 TEST(Store, missingPiecesAreFound) {
     const TempFolder folder;
-    const char* const damages[] = {"DELETE FROM curve",
-                                   "DELETE FROM state",
-                                   "UPDATE step SET document = '{}'",
-                                   "UPDATE step SET document = 'x'",
-                                   "UPDATE curve SET frequencies = x'00'"};
+    const char* const damages[] = {
+        "DELETE FROM state", "UPDATE step SET document = '{}'", "UPDATE step SET document = 'x'"};
     int number = 0;
     for (const char* const damage : damages) {
         const std::string path = folder.path(std::to_string(++number) + ".yfjob");
@@ -229,6 +229,117 @@ TEST(Store, missingPiecesAreFound) {
         ASSERT_FALSE(history.ok()) << damage;
         EXPECT_FALSE(history.error().given.empty()) << damage;
     }
+}
+
+// Curves are checked at the door: what is damaged is left out by name, the rest of the job opens.
+TEST(Store, aDamagedMeasurementIsLeftOutByNameAndTheRestOpens) {
+    const TempFolder folder;
+    const job::Job whole = demoJob();
+    const job::Take& victim = whole.takes.front();
+    const std::string which = " WHERE key = '" + victim.curveKey + "'";
+    const auto blob = [](std::vector<double> numbers) {
+        std::string hex = "x'";
+        for (const double number : numbers) {
+            std::array<unsigned char, sizeof number> bytes{};
+            std::memcpy(bytes.data(), &number, sizeof number);
+            for (const unsigned char byte : bytes) {
+                constexpr const char* digits = "0123456789abcdef";
+                hex += digits[byte >> 4U];
+                hex += digits[byte & 15U];
+            }
+        }
+        return hex + "'";
+    };
+    const std::size_t size = victim.curve->size();
+    const std::vector<double> ones(size, 1.0);
+    std::vector<double> strange = ones;
+    strange[size / 2] = std::numeric_limits<double>::quiet_NaN();
+    const std::string nan = blob(strange);
+    strange[size / 2] = std::numeric_limits<double>::infinity();
+    const std::string infinite = blob(strange);
+    strange[size / 2] = 1e155;
+    const std::string absurd = blob(strange);
+    std::vector<double> fallen = victim.curve->frequencies();
+    std::swap(fallen[3], fallen[4]);
+    const std::pair<const char*, std::string> damages[] = {
+        {"missing", "DELETE FROM curve" + which},
+        {"cut", "UPDATE curve SET frequencies = x'00'" + which},
+        {"not a number", "UPDATE curve SET real_parts = " + nan + which},
+        {"infinite", "UPDATE curve SET imaginary_parts = " + infinite + which},
+        {"absurd", "UPDATE curve SET real_parts = " + absurd + which},
+        {"does not rise", "UPDATE curve SET frequencies = " + blob(fallen) + which},
+        {"another content", "UPDATE curve SET real_parts = " + blob(ones) + which},
+        {"an unknown phase", "UPDATE curve SET phase = 'sideways'" + which},
+        {"trusted beyond all", "UPDATE curve SET trusted_from = 9e999" + which},
+    };
+    for (const auto& [what, damage] : damages) {
+        const std::string path = folder.path(std::string(what) + ".yfjob");
+        ASSERT_TRUE(Store::create(path, demoHistory()).ok());
+        run(path, damage);
+        std::vector<std::string> leftOut;
+        const auto record = mustOpen(path).load(&leftOut);
+        ASSERT_TRUE(record.ok()) << what << ": " << text::sentence(record.error());
+        EXPECT_EQ(leftOut, std::vector<std::string>{victim.name}) << what;
+        const job::Job& job = record->job();
+        EXPECT_EQ(job.takes.size() + 1, whole.takes.size()) << what;
+        EXPECT_EQ(job::findTake(job, victim.id), nullptr) << what;
+        for (const job::Driver& driver : job.drivers) {
+            EXPECT_NE(driver.responseTake, victim.id) << what;
+            EXPECT_NE(driver.impedanceTake, victim.id) << what;
+        }
+        EXPECT_EQ(job::check(job), std::nullopt) << what;
+    }
+}
+
+// A process killed amid a write leaves its journal; who may only read rolls back a copy.
+TEST(Store, afterAKillAmidAWriteReadersSeeTheStateBefore) {
+    namespace fs = std::filesystem;
+    const TempFolder folder;
+    const std::string live = folder.path("live.yfjob");
+    ASSERT_TRUE(Store::create(live, demoHistory()).ok());
+    const std::string killed = folder.path("killed.yfjob");
+    sqlite3* database = nullptr;
+    ASSERT_EQ(sqlite3_open(live.c_str(), &database), SQLITE_OK);
+    // A cache of one page spills into the file before the commit: what a kill would leave is
+    // copied.
+    const char* const halfWay =
+        "PRAGMA synchronous=FULL; PRAGMA cache_size=1; PRAGMA cache_spill=1; "
+        "BEGIN IMMEDIATE; UPDATE step SET document = document || ' '; "
+        "UPDATE curve SET real_parts = imaginary_parts; "
+        "UPDATE step SET name = 'never confirmed'";
+    ASSERT_EQ(sqlite3_exec(database, halfWay, nullptr, nullptr, nullptr), SQLITE_OK)
+        << sqlite3_errmsg(database);
+    fs::copy_file(live, killed);
+    fs::copy_file(live + "-journal", killed + "-journal");
+    ASSERT_GT(fs::file_size(killed + "-journal"), 512U);
+    ASSERT_NE(fileContent(killed), fileContent(killed + "-journal"));
+    sqlite3_exec(database, "ROLLBACK", nullptr, nullptr, nullptr);
+    sqlite3_close(database);
+    const std::string before = fileContent(killed);
+
+    const auto reader = Store::openForReading(killed);
+    ASSERT_TRUE(reader.ok()) << text::sentence(reader.error());
+    EXPECT_TRUE(reader->readOnly());
+    EXPECT_EQ(reader->path(), killed);
+    EXPECT_EQ(mustLoad(*reader).steps(), demoHistory().steps());
+    EXPECT_TRUE(reader->integrityCheck().ok());
+    EXPECT_EQ(fileContent(killed), before) << "a reader changes nothing";
+    EXPECT_TRUE(fs::exists(killed + "-journal"));
+
+    // Where it can be written it is brought back in its place.
+    const Store writer = mustOpen(killed);
+    EXPECT_FALSE(writer.readOnly());
+    EXPECT_EQ(mustLoad(writer).steps(), demoHistory().steps());
+    EXPECT_FALSE(fs::exists(killed + "-journal"));
+}
+
+TEST(Store, aPathIsNeverCut) {
+    const TempFolder folder;
+    const std::string path = folder.path("a.yfjob");
+    ASSERT_TRUE(Store::create(path, demoHistory()).ok());
+    const auto cut = Store::open(path + std::string(1, '\0') + "b");
+    ASSERT_FALSE(cut.ok());
+    EXPECT_NE(text::sentence(cut.error()).english().find("zero byte"), std::string::npos);
 }
 
 // A write that the system cuts short, as on a full disk: here by a limit on the size of files.
