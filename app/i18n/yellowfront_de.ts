@@ -5771,6 +5771,58 @@ Ohm gegen den Aufdruck.</translation>
         <source>open it in the window once, where it can be written</source>
         <translation>einmal im Fenster öffnen, wo sie beschreibbar ist</translation>
     </message>
+    <message>
+        <source>the file, its columns or units are wrong, or it is no driver in free air or a ported box</source>
+        <translation>die Datei, ihre Spalten oder Einheiten sind falsch, oder es ist kein Chassis in freier Luft oder einem Bassreflexgehäuse</translation>
+    </message>
+    <message>
+        <source>take &apos;%1&apos; is an impedance</source>
+        <translation>Aufnahme &apos;%1&apos; ist eine Impedanz</translation>
+    </message>
+    <message>
+        <source>take &apos;%1&apos; is a response</source>
+        <translation>Aufnahme &apos;%1&apos; ist ein Frequenzgang</translation>
+    </message>
+    <message>
+        <source>must be a response</source>
+        <translation>muss ein Frequenzgang sein</translation>
+    </message>
+    <message>
+        <source>must be an impedance</source>
+        <translation>muss eine Impedanz sein</translation>
+    </message>
+    <message>
+        <source>must be another cabinet</source>
+        <translation>muss ein anderes Gehäuse sein</translation>
+    </message>
+    <message>
+        <source>must be a cabinet of this job</source>
+        <translation>muss ein Gehäuse dieses Auftrags sein</translation>
+    </message>
+    <message>
+        <source>must be a cabinet whose twin is this one</source>
+        <translation>muss ein Gehäuse sein, dessen Zwilling dieses ist</translation>
+    </message>
+    <message>
+        <source>driver &apos;%1&apos; lies off the front</source>
+        <translation>Chassis &apos;%1&apos; liegt neben der Front</translation>
+    </message>
+    <message>
+        <source>its centre must lie on it</source>
+        <translation>seine Mitte muss darauf liegen</translation>
+    </message>
+    <message>
+        <source>driver &apos;%1&apos; is mounted twice</source>
+        <translation>Chassis &apos;%1&apos; ist zweimal eingebaut</translation>
+    </message>
+    <message>
+        <source>driver &apos;%1&apos; has two boxes</source>
+        <translation>Chassis &apos;%1&apos; hat zwei Gehäusekammern</translation>
+    </message>
+    <message>
+        <source>no driver&apos;s model runs along it: %1 % are left</source>
+        <translation>kein Chassismodell läuft an ihr entlang: %1 % bleiben übrig</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>

@@ -545,7 +545,7 @@ void ImportSheet::showPreview(const Entry& entry) {
     Picture picture{.empty = entry.problem};
     if (imported != nullptr) {
         const job::Driver* driver = job::findDriver(job_, entry.driver);
-        picture.traces = {traceOf({QStringLiteral("curve"), words(entry.order.file.name)},
+        picture.traces = {traceOf({QStringLiteral("curve"), words(imported->take.name)},
                                   strokeOf(driver == nullptr ? job::Band::low : driver->band),
                                   *imported->take.curve,
                                   impedance ? Shown::modulus : Shown::level)};

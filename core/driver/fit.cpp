@@ -427,8 +427,44 @@ ventedImpedance(const ImpedanceModel& m, const BoxSeen& box, const curve::Axis& 
     return Z;
 }
 
+namespace {
+
+/// What a fit may leave about the resonance, rms of |Z| and angle, outliers too. Above it a coil in
+/// steel may be off by more than that, and Re, fs and Q are right all the same.
+constexpr double mostLeft = 0.10;
+constexpr double aboutResonance = 10.0; ///< times fs
+
+/// Few points that are far off, as hum leaves them, count as this much.
+constexpr double farOff = 0.3;
+
+double leftOver(const FitResult& fit, const curve::Axis& axis) {
+    double sum = 0.0;
+    double count = 0.0;
+    for (std::size_t i = 0; i < std::min(fit.residuals.size(), axis.size()); ++i) {
+        if (axis[i] <= aboutResonance * fit.model.fs) {
+            const double size = std::min(std::abs(fit.residuals[i]), farOff);
+            sum += size * size;
+            count += 1.0;
+        }
+    }
+    return std::sqrt(sum / std::max(1.0, count));
+}
+
+} // namespace
+
 Result<FitResult> fitImpedance(const FitOrder& order) {
-    return Fitter(order).run();
+    YF_TRY(fit, Fitter(order).run());
+    const double left = leftOver(fit, order.impedance.frequencies());
+    // Who chooses a description of the coil gets it, and is told what it leaves.
+    if (!order.inductance && !(left <= mostLeft)) {
+        return Error{"impedance",
+                     say(YF_WORDS("core", "no driver's model runs along it: %1 % are left"),
+                         text::printSignificant(100.0 * left, 2)),
+                     YF_WORDS("core",
+                              "the file, its columns or units are wrong, or it is no driver in "
+                              "free air or a ported box")};
+    }
+    return fit;
 }
 
 } // namespace yf::driver

@@ -15,7 +15,8 @@ namespace yf::driver {
 /// (ρ1 > 0.2) it is widened by (1+ρ1)/(1−ρ1); where other coils fit the resonance about as well,
 /// their difference joins u.
 /// Fails with words for a person: fewer than 6 points; no peak of 10 % prominence; the band ends
-/// before the upper flank; Zmax/Re below 1.3.
+/// before the upper flank; Zmax/Re below 1.3; a model that leaves more than 10 % rms up to
+/// 10·fs: such a curve is no driver's, and its parameters would be nobody's.
 [[nodiscard]] Result<FitResult> fitImpedance(const FitOrder& order);
 
 /// One value of a coil's description.

@@ -7,7 +7,9 @@
 #include <algorithm>
 #include <array>
 #include <bit>
+#include <cmath>
 #include <cstdint>
+#include <set>
 #include <tuple>
 
 namespace yf::job {
@@ -28,6 +30,60 @@ std::optional<Error> idsOnce(const std::vector<T>& list, const std::string& path
                          say(YF_WORDS("core", "'%1' given twice"), list[i].id),
                          "must be unique"};
         }
+    }
+    return std::nullopt;
+}
+
+Error missingDriver(const std::string& path, const std::string& driver) {
+    return {path, say(YF_WORDS("core", "driver '%1' does not exist"), driver), ""};
+}
+
+std::optional<Error>
+checkTakeInUse(const Job& job, const Driver& driver, TakeKind kind, const std::string& path) {
+    const bool response = kind == TakeKind::response;
+    const std::string& id = response ? driver.responseTake : driver.impedanceTake;
+    const Take* take = id.empty() ? nullptr : findTake(job, id);
+    if (!id.empty() && take == nullptr) {
+        return Error{path, say(YF_WORDS("core", "take '%1' does not exist"), id), ""};
+    }
+    if (take != nullptr && take->kind != kind) {
+        return Error{path,
+                     response ? say(YF_WORDS("core", "take '%1' is an impedance"), id)
+                              : say(YF_WORDS("core", "take '%1' is a response"), id),
+                     response ? YF_WORDS("core", "must be a response")
+                              : YF_WORDS("core", "must be an impedance")};
+    }
+    return std::nullopt;
+}
+
+/// Twins are two, each the other's.
+std::optional<Error> checkTwin(const Job& job, const Cabinet& cabinet, const std::string& path) {
+    if (cabinet.twin.empty()) {
+        return std::nullopt;
+    }
+    const Cabinet* twin = findCabinet(job, cabinet.twin);
+    if (twin == &cabinet || twin == nullptr || twin->twin != cabinet.id) {
+        return Error{path + ".twin",
+                     text::givenWord(cabinet.twin),
+                     twin == &cabinet ? YF_WORDS("core", "must be another cabinet")
+                     : twin == nullptr
+                         ? YF_WORDS("core", "must be a cabinet of this job")
+                         : YF_WORDS("core", "must be a cabinet whose twin is this one")};
+    }
+    return std::nullopt;
+}
+
+std::optional<Error>
+checkMount(const Job& job, const Cabinet& cabinet, const Mount& mount, const std::string& path) {
+    if (findDriver(job, mount.driver) == nullptr) {
+        return missingDriver(path, mount.driver);
+    }
+    constexpr double rounding = 1e-9;
+    if (std::abs(mount.x) > cabinet.width / 2.0 + rounding ||
+        std::abs(mount.y) > cabinet.height / 2.0 + rounding) {
+        return Error{path,
+                     say(YF_WORDS("core", "driver '%1' lies off the front"), mount.driver),
+                     YF_WORDS("core", "its centre must lie on it")};
     }
     return std::nullopt;
 }
@@ -86,36 +142,43 @@ std::optional<Error> check(const Job& job) {
         return error;
     }
     for (std::size_t i = 0; i < job.drivers.size(); ++i) {
-        for (const std::string& take :
-             {job.drivers[i].responseTake, job.drivers[i].impedanceTake}) {
-            if (!take.empty() && findTake(job, take) == nullptr) {
-                return Error{text::join("drivers", i),
-                             say(YF_WORDS("core", "take '%1' does not exist"), take),
-                             ""};
+        for (const TakeKind kind : {TakeKind::response, TakeKind::impedance}) {
+            if (auto error = checkTakeInUse(job, job.drivers[i], kind, text::join("drivers", i))) {
+                return error;
             }
         }
     }
+    std::set<std::string> mounted;
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
         const Cabinet& cabinet = job.cabinets[i];
+        const std::string path = text::join("cabinets", i);
+        if (auto error = checkTwin(job, cabinet, path)) {
+            return error;
+        }
         for (const Mount& mount : cabinet.mounts) {
-            if (findDriver(job, mount.driver) == nullptr) {
-                return Error{text::join("cabinets", i) + ".mounts",
-                             say(YF_WORDS("core", "driver '%1' does not exist"), mount.driver),
+            if (auto error = checkMount(job, cabinet, mount, path + ".mounts")) {
+                return error;
+            }
+            if (!mounted.insert(mount.driver).second) {
+                return Error{path + ".mounts",
+                             say(YF_WORDS("core", "driver '%1' is mounted twice"), mount.driver),
                              ""};
             }
         }
+        std::set<std::string> boxed;
         for (const Enclosure& e : cabinet.boxes) {
             if (findDriver(job, e.driver) == nullptr) {
-                return Error{text::join("cabinets", i) + ".boxes",
-                             say(YF_WORDS("core", "driver '%1' does not exist"), e.driver),
+                return missingDriver(path + ".boxes", e.driver);
+            }
+            if (!boxed.insert(e.driver).second) {
+                return Error{path + ".boxes",
+                             say(YF_WORDS("core", "driver '%1' has two boxes"), e.driver),
                              ""};
             }
         }
         for (const network::DriverEnd& end : network::driverEnds(cabinet.circuit)) {
             if (findDriver(job, end.driver) == nullptr) {
-                return Error{text::join("cabinets", i) + ".network",
-                             say(YF_WORDS("core", "driver '%1' does not exist"), end.driver),
-                             ""};
+                return missingDriver(path + ".network", end.driver);
             }
         }
     }

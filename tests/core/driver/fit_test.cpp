@@ -171,6 +171,37 @@ TEST(Fit, whatCannotBeFittedIsSaid) {
     EXPECT_FALSE(refused({.impedance = noisy(damped, audible(), 0.0, 1)}).empty());
 }
 
+// A file that was written for something else gives no parameters as if nothing were.
+TEST(Fit, aCurveThatNoDriverHasGivesNoParameters) {
+    const curve::Curve good = noisy(woofer(), audible(), 0.002, 1);
+    const auto changed = [&](auto&& of) {
+        std::vector<Complex> values;
+        for (std::size_t i = 0; i < good.size(); ++i) {
+            values.push_back(of(good.values()[i], good.frequencies()[i]));
+        }
+        return curve::Curve(good.frequencies(), std::move(values), curve::Phase::common);
+    };
+    const std::pair<const char*, curve::Curve> files[] = {
+        {"decibels taken for ohms", changed([](Complex z, double) {
+             return std::polar(20.0 * std::log10(std::abs(z)), std::arg(z));
+         })},
+        {"radians taken for degrees", changed([](Complex z, double) {
+             return std::polar(std::abs(z), std::arg(z) * pi / 180.0);
+         })},
+        {"X taken for a phase in degrees",
+         changed([](Complex z, double) { return std::polar(z.real(), z.imag() * pi / 180.0); })},
+        {"a flight time in it",
+         changed([](Complex z, double f) { return z * std::polar(1.0, -2.0 * pi * f * 1e-3); })},
+    };
+    EXPECT_TRUE(driver::fitImpedance({.impedance = good}).ok());
+    for (const auto& [what, file] : files) {
+        const auto fit = driver::fitImpedance({.impedance = file});
+        EXPECT_FALSE(fit.ok()) << what << ": Re " << fit->model.Re << ", fs " << fit->model.fs
+                               << ", Qts " << fit->Qts << ", rms " << fit->rms << ", outliers "
+                               << fit->outliers.size() << " of " << fit->residuals.size();
+    }
+}
+
 // The stated 95 % intervals of Re, fs, Qts and Vas hold the truth in 90 to 98 of 100 cases of 300
 // seeded drivers on the simulated jig; median errors below 0.5 % (fs), 2 % (Qts), 4 % (Vas).
 TEST(Fit, limitsAreTrueOverThreeHundredDrivers) {

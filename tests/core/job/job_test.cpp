@@ -25,6 +25,38 @@ TEST(Job, whatRefersToSomethingMustFindIt) {
          [](job::Job& j) { j.drivers[0].responseTake = "take-9"; }},
         {"cabinets[0].mounts: driver 'nobody' does not exist",
          [](job::Job& j) { j.cabinets[0].mounts[1].driver = "nobody"; }},
+        {"cabinets[0].twin: 'projection' given, must be another cabinet",
+         [](job::Job& j) { j.cabinets[0].twin = j.cabinets[0].id; }},
+        {"cabinets[0].twin: 'nobody' given, must be a cabinet of this job",
+         [](job::Job& j) { j.cabinets[0].twin = "nobody"; }},
+        {"must be a cabinet whose twin is this one",
+         [](job::Job& j) {
+             // In a circle of three nobody is the other's twin.
+             for (const char* const id : {"second", "third"}) {
+                 job::Cabinet more = j.cabinets[0];
+                 more.id = id;
+                 more.mounts.clear();
+                 more.boxes.clear();
+                 more.circuit = {};
+                 j.cabinets.push_back(more);
+             }
+             j.cabinets[0].twin = "second";
+             j.cabinets[1].twin = "third";
+             j.cabinets[2].twin = j.cabinets[0].id;
+         }},
+        {"is mounted twice",
+         [](job::Job& j) { j.cabinets[0].mounts.push_back(j.cabinets[0].mounts[0]); }},
+        {"has two boxes",
+         [](job::Job& j) {
+             job::Enclosure box;
+             box.driver = j.drivers[0].id;
+             j.cabinets[0].boxes = {box, box};
+         }},
+        {"is a response, must be an impedance",
+         [](job::Job& j) { j.drivers[0].impedanceTake = j.drivers[0].responseTake; }},
+        {"is an impedance, must be a response",
+         [](job::Job& j) { j.drivers[0].responseTake = j.drivers[0].impedanceTake; }},
+        {"lies off the front", [](job::Job& j) { j.cabinets[0].mounts[0].x = 9.0; }},
         {"cabinets[0].network: driver 'campion' does not exist",
          [](job::Job& j) {
              j.drivers.erase(j.drivers.begin());
