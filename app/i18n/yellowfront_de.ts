@@ -7009,6 +7009,10 @@ Ohm gegen den Aufdruck.</translation>
         <source>▲ It spans more than 15 dB: probably a response, not a microphone&apos;s own deviation. It is drawn below, and taken off until it is forgotten.</source>
         <translation>▲ Sie umspannt mehr als 15 dB: wohl ein Frequenzgang, nicht die Abweichung eines Mikrofons. Sie ist unten gezeichnet und wird abgezogen, bis sie vergessen wird.</translation>
     </message>
+    <message>
+        <source>▲ Taken without a phase: nothing says what its further columns are.</source>
+        <translation>▲ Ohne Phase übernommen: nichts sagt, was die weiteren Spalten sind.</translation>
+    </message>
 </context>
 <context>
     <name>yf::app::CheckCard</name>

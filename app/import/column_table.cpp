@@ -5,10 +5,10 @@
 #include "app/widgets/words.h"
 
 #include <QComboBox>
-#include <QHeaderView>
+#include <QGridLayout>
 #include <QLabel>
 #include <QPushButton>
-#include <QTableWidget>
+#include <QScrollArea>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -17,7 +17,7 @@ namespace yf::app {
 
 namespace {
 
-constexpr int tableHeight = 176;
+constexpr int tableHeight = 196;
 constexpr int narrowest = 120;
 
 QString sureness(measure::Certainty certainty) {
@@ -74,17 +74,12 @@ ColumnTable::ColumnTable(QWidget* parent) : QWidget(parent) {
     new QVBoxLayout(answers_);
     answers_->layout()->setContentsMargins(0, 0, 0, 0);
     answers_->layout()->setSpacing(4);
-    table_ = new QTableWidget(this);
+    table_ = new QScrollArea(this);
     table_->setObjectName(QStringLiteral("import_preview"));
     table_->setAccessibleName(tr("First rows of the file"));
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionMode(QAbstractItemView::NoSelection);
-    table_->setTabKeyNavigation(false); // Tab goes on to the next control
+    table_->setFocusPolicy(Qt::NoFocus); // Tab goes from column to column
+    table_->setWidgetResizable(true);
     table_->setFixedHeight(tableHeight);
-    table_->verticalHeader()->setVisible(false);
-    table_->horizontalHeader()->setMinimumSectionSize(narrowest);
-    table_->setFont(figureFont(9.0));
-    table_->verticalHeader()->setDefaultSectionSize(20);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
@@ -131,47 +126,58 @@ void ColumnTable::showAnswers(const measure::TablePreview& preview) {
 
 void ColumnTable::showColumns(const measure::TablePreview& preview,
                               const std::vector<std::string>& meanings) {
-    table_->clear();
-    const int columns = static_cast<int>(preview.columns.size());
-    table_->setRowCount(static_cast<int>(preview.rows.size()) + 1);
-    table_->setColumnCount(columns);
-    QStringList heads;
-    for (int c = 0; c < columns; ++c) {
-        const measure::ColumnReading& column = preview.columns[static_cast<std::size_t>(c)];
+    // Made anew: a table has a handful of columns, and another one as many as it likes.
+    auto* sheet = new QWidget;
+    auto* grid = new QGridLayout(sheet);
+    grid->setContentsMargins(4, 4, 4, 4);
+    grid->setHorizontalSpacing(6);
+    grid->setVerticalSpacing(2);
+    for (std::size_t c = 0; c < preview.columns.size(); ++c) {
+        const int at = static_cast<int>(c);
+        const measure::ColumnReading& column = preview.columns[c];
         const QString own = words(column.name);
-        heads << (own.isEmpty() ? QString::number(c + 1)
-                                : QStringLiteral("%1: %2").arg(c + 1).arg(own));
-        auto* box = new QComboBox(table_);
-        box->setObjectName(QStringLiteral("import_meaning_%1").arg(c + 1));
-        box->setAccessibleName(tr("What column %1 holds").arg(c + 1));
-        box->setToolTip(basisWords(column));
-        box->addItem(QStringLiteral("%1 %2").arg(sureness(column.certainty), said(column.meaning)),
-                     QStringLiteral("auto"));
-        for (const measure::MeaningInfo& info : measure::meanings()) {
-            box->addItem(spoken(Words(info.said)), words(std::string(info.word)));
+        auto* head = new QLabel(own.isEmpty() ? QString::number(at + 1)
+                                              : QStringLiteral("%1: %2").arg(at + 1).arg(own),
+                                sheet);
+        head->setObjectName(QStringLiteral("import_head_%1").arg(at + 1));
+        head->setTextFormat(Qt::PlainText);
+        auto* box = meaningBox(column, c < meanings.size() ? words(meanings[c]) : QString(), at);
+        head->setBuddy(box);
+        QStringList cells;
+        for (const auto& row : preview.rows) {
+            cells << (c < row.size() ? words(row[c]) : QString());
         }
-        const auto index = static_cast<std::size_t>(c);
-        if (index < meanings.size()) {
-            box->setCurrentIndex(std::max(0, box->findData(words(meanings[index]))));
-        }
-        connect(box, &QComboBox::activated, this, [this, box, c] {
-            chosen_[c] = box->currentData().toString();
-            Q_EMIT meant(chosen_);
-        });
-        table_->setCellWidget(0, c, box);
+        auto* rows = new QLabel(cells.join(u'\n'), sheet);
+        rows->setObjectName(QStringLiteral("import_cells_%1").arg(at + 1));
+        rows->setTextFormat(Qt::PlainText);
+        rows->setFont(figureFont(9.0));
+        grid->addWidget(head, 0, at);
+        grid->addWidget(box, 1, at);
+        grid->addWidget(rows, 2, at, Qt::AlignTop);
+        grid->setColumnMinimumWidth(at, narrowest);
+        grid->setColumnStretch(at, 1);
     }
-    table_->setRowHeight(0, 26);
-    table_->setHorizontalHeaderLabels(heads);
-    for (std::size_t r = 0; r < preview.rows.size(); ++r) {
-        for (std::size_t c = 0; c < preview.rows[r].size() && c < preview.columns.size(); ++c) {
-            table_->setItem(static_cast<int>(r) + 1,
-                            static_cast<int>(c),
-                            new QTableWidgetItem(words(preview.rows[r][c])));
-        }
+    grid->setRowStretch(2, 1);
+    table_->setWidget(sheet);
+}
+
+QComboBox*
+ColumnTable::meaningBox(const measure::ColumnReading& column, const QString& chosen, int at) {
+    auto* box = new QComboBox;
+    box->setObjectName(QStringLiteral("import_meaning_%1").arg(at + 1));
+    box->setAccessibleName(tr("What column %1 holds").arg(at + 1));
+    box->setToolTip(basisWords(column));
+    box->addItem(QStringLiteral("%1 %2").arg(sureness(column.certainty), said(column.meaning)),
+                 QStringLiteral("auto"));
+    for (const measure::MeaningInfo& info : measure::meanings()) {
+        box->addItem(spoken(Words(info.said)), words(std::string(info.word)));
     }
-    constexpr int fitting = 6;
-    table_->horizontalHeader()->setSectionResizeMode(
-        columns <= fitting ? QHeaderView::Stretch : QHeaderView::ResizeToContents);
+    box->setCurrentIndex(std::max(0, box->findData(chosen)));
+    connect(box, &QComboBox::activated, this, [this, box, at] {
+        chosen_[at] = box->currentData().toString();
+        Q_EMIT meant(chosen_);
+    });
+    return box;
 }
 
 } // namespace yf::app

@@ -6,9 +6,9 @@
 #include <QStringList>
 #include <QWidget>
 
+class QComboBox;
 class QLabel;
-class QTableWidget;
-class QVBoxLayout;
+class QScrollArea;
 
 namespace yf::app {
 
@@ -29,13 +29,14 @@ Q_SIGNALS:
     void meant(const QStringList& meanings);
 
 private:
+    QComboBox* meaningBox(const measure::ColumnReading& column, const QString& chosen, int at);
     void showAnswers(const measure::TablePreview& preview);
     void showColumns(const measure::TablePreview& preview,
                      const std::vector<std::string>& meanings);
 
     QLabel* question_{};
     QWidget* answers_{};
-    QTableWidget* table_{};
+    QScrollArea* table_{};
     QStringList chosen_;
 };
 

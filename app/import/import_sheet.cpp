@@ -9,6 +9,7 @@
 #include "app/widgets/read_file.h"
 #include "app/widgets/words.h"
 #include "core/measure/table/decode.h"
+#include "core/signal/wav.h"
 #include "core/text/sentence.h"
 
 #include <QCheckBox>
@@ -90,6 +91,9 @@ Trace impulseTrace(const take::ImpulseFound& found) {
 
 /// What was decided for files of this shape, if anything was.
 void recall(measure::ImportRequest& table, const std::string& bytes, bool& recalled) {
+    if (signal::looksLikeWav(bytes)) {
+        return;
+    }
     measure::ImportRequest request = table;
     request.text = bytes;
     if (const auto preview = measure::previewTable(request)) {

@@ -269,6 +269,8 @@ void CalibrationPanel::readMicrophone(const QString& path) {
     tell(table && table->wide
              ? tr("▲ It spans more than 15 dB: probably a response, not a microphone's own "
                   "deviation. It is drawn below, and taken off until it is forgotten.")
+         : table && table->phaseOpen
+             ? tr("▲ Taken without a phase: nothing says what its further columns are.")
              : tr("✓ Taken."));
 }
 

@@ -31,8 +31,42 @@ Complex MicrophoneTable::at(double f) const {
     return std::polar(std::exp(level), std::arg(v[i - 1]) + t * turn);
 }
 
+namespace {
+
+/// The levels alone where only what the further columns are is open: files of microphones have
+/// columns without names as a rule. Nothing where the levels are open too.
+std::optional<ImportedTable> levelsAlone(const ImportRequest& request) {
+    const auto preview = previewTable(request);
+    if (!preview || preview->answers.size() < 2) {
+        return std::nullopt;
+    }
+    std::string meanings;
+    bool any = false;
+    for (const ColumnReading& column : preview->columns) {
+        const bool level = column.meaning == Meaning::decibel && !any;
+        const bool frequency = infoOf(column.meaning).role == ColumnRole::frequency;
+        any = any || level;
+        meanings += (meanings.empty() ? "" : ",") +
+                    std::string(level || frequency ? infoOf(column.meaning).word : "unused");
+    }
+    ImportRequest again = request;
+    again.meanings = meanings;
+    auto table = any ? importTable(again) : Result<ImportedTable>(Error{});
+    return table ? std::optional(std::move(*table)) : std::nullopt;
+}
+
+} // namespace
+
 Result<MicrophoneTable> readMicrophone(const std::string& text, const std::string& key) {
-    auto table = importTable({.text = text, .quantity = QuantityChoice::level});
+    const ImportRequest request{.text = text, .quantity = QuantityChoice::level};
+    auto table = importTable(request);
+    bool phaseOpen = false;
+    if (!table) {
+        if (auto alone = levelsAlone(request)) {
+            table = std::move(*alone);
+            phaseOpen = table->columns > 2;
+        }
+    }
     if (!table) {
         Error error = table.error();
         error.given = error.subject == "text"
@@ -51,7 +85,8 @@ Result<MicrophoneTable> readMicrophone(const std::string& text, const std::strin
     return MicrophoneTable{curve::Curve(table->frequencies,
                                         std::move(values),
                                         table->phases ? curve::Phase::own : curve::Phase::none),
-                           most - least > widest};
+                           most - least > widest,
+                           phaseOpen};
 }
 
 Result<CalibratorFound> calibrate(const std::vector<double>& recording, double rate, double level) {

@@ -16,6 +16,7 @@ namespace yf::measure {
 struct MicrophoneTable {
     curve::Curve deviation; ///< gains, 1 for 0 dB
     bool wide{};            ///< more than 15 dB from end to end: probably a response, no deviation
+    bool phaseOpen{};       ///< further columns, nameless, may be its phase: left out
 
     /// The deviation at a frequency.
     [[nodiscard]] curve::Complex at(double frequency) const;

@@ -291,7 +291,7 @@ double Candidates::contextScore(Meaning meaning) const {
     const bool same = (spoken == ColumnOf::impedance) == (of == ColumnOf::impedance);
     // Who asks for a level without a name means decibels, who asks for ohms means ohms.
     const bool usual = meaning == Meaning::decibel || meaning == Meaning::ohm;
-    return same ? (wishes_.of && usual ? 3.0 : 1.5) : -1.5;
+    return same ? (wishes_.of && usual ? 4.5 : 1.5) : -1.5;
 }
 
 } // namespace yf::measure

@@ -199,12 +199,11 @@ headsOf(const Line& line, Delimiter delimiter, std::size_t columns) {
             content.remove_prefix(1);
         }
     }
-    for (const bool together : {false, true}) {
+    constexpr int manners = 3; // by two blanks, word by word, units with their names
+    for (int manner = 0; manner < (delimiter == Delimiter::space ? manners : 1); ++manner) {
         std::vector<std::string> heads;
-        if (delimiter == Delimiter::space) {
-            heads = headWords(content, together);
-        } else if (together) {
-            continue;
+        if (delimiter == Delimiter::space && manner != 1) {
+            heads = headWords(content, manner == 2);
         } else {
             std::vector<std::string_view> cells;
             splitCells(content, delimiter, cells);
