@@ -4,6 +4,7 @@
 #include "app/theme/theme.h"
 #include "app/widgets/words.h"
 
+#include <QAbstractItemView>
 #include <QComboBox>
 #include <QGridLayout>
 #include <QLabel>
@@ -167,12 +168,17 @@ ColumnTable::meaningBox(const measure::ColumnReading& column, const QString& cho
     box->setObjectName(QStringLiteral("import_meaning_%1").arg(at + 1));
     box->setAccessibleName(tr("What column %1 holds").arg(at + 1));
     box->setToolTip(basisWords(column));
+    // As wide as its column; the list is as wide as its longest entry.
+    box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    constexpr int letters = 8;
+    box->setMinimumContentsLength(letters);
     box->addItem(QStringLiteral("%1 %2").arg(sureness(column.certainty), said(column.meaning)),
                  QStringLiteral("auto"));
     for (const measure::MeaningInfo& info : measure::meanings()) {
         box->addItem(spoken(Words(info.said)), words(std::string(info.word)));
     }
     box->setCurrentIndex(std::max(0, box->findData(chosen)));
+    box->view()->setMinimumWidth(box->view()->sizeHintForColumn(0) + 24);
     connect(box, &QComboBox::activated, this, [this, box, at] {
         chosen_[at] = box->currentData().toString();
         Q_EMIT meant(chosen_);

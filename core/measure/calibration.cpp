@@ -37,7 +37,7 @@ namespace {
 /// columns without names as a rule. Nothing where the levels are open too.
 std::optional<ImportedTable> levelsAlone(const ImportRequest& request) {
     const auto preview = previewTable(request);
-    if (!preview || preview->answers.size() < 2) {
+    if (!preview || (preview->answers.size() < 2 && preview->curves.size() < 2)) {
         return std::nullopt;
     }
     std::string meanings;
@@ -45,6 +45,9 @@ std::optional<ImportedTable> levelsAlone(const ImportRequest& request) {
     for (const ColumnReading& column : preview->columns) {
         const bool level = column.meaning == Meaning::decibel && !any;
         const bool frequency = infoOf(column.meaning).role == ColumnRole::frequency;
+        if (any && column.meaning == Meaning::decibel && column.basis == Basis::name) {
+            return std::nullopt; // two deviations by name: which one is for a person to say
+        }
         any = any || level;
         meanings += (meanings.empty() ? "" : ",") +
                     std::string(level || frequency ? infoOf(column.meaning).word : "unused");
