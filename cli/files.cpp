@@ -1,7 +1,8 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "cli/files.h"
 
-#include <sys/stat.h>
+#include "core/base/plain_file.h"
+
 #include <unistd.h>
 
 #include <array>
@@ -9,7 +10,6 @@
 #include <cstdio>
 #include <cstring>
 #include <memory>
-#include <optional>
 
 namespace yf::cli {
 
@@ -30,36 +30,10 @@ Result<std::string> readStream(const std::string& subject, std::FILE* stream, st
     return content;
 }
 
-namespace {
-
-/// A path with a zero byte would be cut there and name another file.
-std::optional<Error> wrongPath(const std::string& key, const std::string& path) {
-    if (path.find('\0') == std::string::npos) {
-        return std::nullopt;
-    }
-    return Error{key,
-                 YF_WORDS("core", "a path with a zero byte"),
-                 YF_WORDS("core", "must be the path of a file")};
-}
-
-/// A pipe that nobody writes into never ends: only plain files are read, but for the standard
-/// input.
-bool isPlainFile(const std::string& path) {
-    struct stat info {};
-
-    return ::stat(path.c_str(), &info) != 0 || S_ISREG(info.st_mode);
-}
-
-} // namespace
-
 Result<std::string> readFile(const std::string& key, const std::string& path, std::size_t most) {
-    if (auto wrong = wrongPath(key, path)) {
+    if (auto wrong = notPlainFile(key, path)) {
+        wrong->given = say(YF_WORDS("core", "'%1': %2"), path.c_str(), wrong->given);
         return *wrong;
-    }
-    if (!isPlainFile(path)) {
-        return Error{key,
-                     say(YF_WORDS("core", "'%1': %2"), path, YF_WORDS("core", "is not a file")),
-                     YF_WORDS("core", "must be a readable file")};
     }
     const std::unique_ptr<std::FILE, int (*)(std::FILE*)> file(std::fopen(path.c_str(), "rb"),
                                                                &std::fclose);
@@ -78,11 +52,12 @@ Result<std::string> readFile(const std::string& key, const std::string& path, st
 }
 
 Done writeFile(const std::string& key, const std::string& path, const std::string& content) {
-    if (auto wrong = wrongPath(key, path)) {
-        return *wrong;
+    if (path.find('\0') != std::string::npos) {
+        return *notPlainFile(key, path);
     }
     // Written beside its place first: a full disk leaves what was there before, and no half a file.
-    const std::string part = isPlainFile(path) ? path + ".part" : path;
+    // A device is written as it is.
+    const std::string part = notPlainFile(key, path) ? path : path + ".part";
     std::FILE* file = std::fopen(part.c_str(), "wb");
     const auto refused = [&] {
         Error error{

@@ -2008,10 +2008,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Phasen waren im Bogenmaß.</translation>
     </message>
     <message>
-        <source>Nothing said what the second column holds; this is a guess, please check it.</source>
-        <translation>Nichts sagt, was die zweite Spalte enthält; das ist geraten, bitte prüfen.</translation>
-    </message>
-    <message>
         <source>ohms</source>
         <translation>Ohm</translation>
     </message>
@@ -5556,10 +5552,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Die Einheit der Frequenzen geht nur aus den Zahlen hervor; bitte prüfen.</translation>
     </message>
     <message>
-        <source>Nothing but the numbers told that a column is the phase; please check it.</source>
-        <translation>Dass eine Spalte die Phase ist, geht nur aus den Zahlen hervor; bitte prüfen.</translation>
-    </message>
-    <message>
         <source>What is called a phase does not go with the values beside it, whatever the flight time; a sum of several ways may be so, one driver not.</source>
         <translation>Was Phase heißt, passt zu den Werten daneben bei keiner Laufzeit; bei einer Summe mehrerer Wege kann das sein, bei einem einzelnen Chassis nicht.</translation>
     </message>
@@ -5822,6 +5814,18 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>no driver&apos;s model runs along it: %1 % are left</source>
         <translation>kein Chassismodell läuft an ihr entlang: %1 % bleiben übrig</translation>
+    </message>
+    <message>
+        <source>must be the path of a file</source>
+        <translation>muss der Pfad einer Datei sein</translation>
+    </message>
+    <message>
+        <source>Nothing but the numbers told the phase, or its unit; please check it.</source>
+        <translation>Die Phase oder ihre Einheit geht nur aus den Zahlen hervor; bitte prüfen.</translation>
+    </message>
+    <message>
+        <source>Nothing but the numbers told what the values are; please check it.</source>
+        <translation>Was die Werte sind, geht nur aus den Zahlen hervor; bitte prüfen.</translation>
     </message>
 </context>
 <context>

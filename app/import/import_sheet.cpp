@@ -2,14 +2,12 @@
 #include "app/import/import_sheet.h"
 
 #include "app/import/column_table.h"
-#include "app/import/remembered.h"
 #include "app/plots/curves.h"
 #include "app/widgets/flow_layout.h"
 #include "app/widgets/quantity_field.h"
 #include "app/widgets/read_file.h"
 #include "app/widgets/words.h"
 #include "core/measure/table/decode.h"
-#include "core/signal/wav.h"
 #include "core/text/sentence.h"
 
 #include <QCheckBox>
@@ -87,19 +85,6 @@ Trace impulseTrace(const take::ImpulseFound& found) {
         }
     }
     return trace;
-}
-
-/// What was decided for files of this shape, if anything was.
-void recall(measure::ImportRequest& table, const std::string& bytes, bool& recalled) {
-    if (signal::looksLikeWav(bytes)) {
-        return;
-    }
-    measure::ImportRequest request = table;
-    request.text = bytes;
-    if (const auto preview = measure::previewTable(request)) {
-        table.meanings = measure::joinMeanings(rememberedMeanings(preview->shape));
-        recalled = !table.meanings.empty();
-    }
 }
 
 } // namespace
@@ -283,7 +268,7 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
     list_->clear();
     const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
     for (const QString& path : files) {
-        Entry entry;
+        ImportEntry entry;
         const std::string name = QFileInfo(path).fileName().toStdString();
         entry.order.file = {"", name, today};
         if (auto bytes = readFile(path, measure::largestTable)) {
@@ -300,9 +285,9 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
         entries_.push_back(std::move(entry));
     }
     readAngles();
-    std::vector<Entry> curves;
-    for (Entry& entry : entries_) {
-        recall(entry.order.table, entry.order.file.bytes, entry.remembered);
+    std::vector<ImportEntry> curves;
+    for (ImportEntry& entry : entries_) {
+        recallColumns(entry);
         std::ranges::move(curvesOf(std::move(entry)), std::back_inserter(curves));
     }
     entries_ = std::move(curves);
@@ -316,12 +301,12 @@ void ImportSheet::open(const Sight& sight, const QStringList& files, const QStri
 
 void ImportSheet::readAngles() {
     std::vector<std::string> names;
-    for (const Entry& entry : entries_) {
+    for (const ImportEntry& entry : entries_) {
         names.push_back(entry.order.file.name);
     }
     const auto files = take::likelyAngles(names);
     for (std::size_t i = 0; i < files.size(); ++i) {
-        Entry& entry = entries_[i];
+        ImportEntry& entry = entries_[i];
         entry.order.plane = files[i].plane.value_or(quantity::Plane::horizontal);
         entry.order.angle = files[i].angle.value_or(0.0);
         entry.nameless = !files[i].plane;
@@ -331,8 +316,8 @@ void ImportSheet::readAngles() {
 
 void ImportSheet::markAngles() {
     // One place of one driver can be taken once.
-    for (Entry& entry : entries_) {
-        const auto same = [&](const Entry& other) {
+    for (ImportEntry& entry : entries_) {
+        const auto same = [&](const ImportEntry& other) {
             const bool straight = entry.order.angle == 0.0;
             return &other != &entry && other.driver == entry.driver &&
                    other.order.place == entry.order.place &&
@@ -342,7 +327,7 @@ void ImportSheet::markAngles() {
                    (straight || other.order.plane == entry.order.plane);
         };
         const bool set = std::ranges::any_of(
-            entries_, [](const Entry& other) { return other.order.angle != 0.0; });
+            entries_, [](const ImportEntry& other) { return other.order.angle != 0.0; });
         if (entry.nameless) {
             entry.angleProblem = tr("its name tells no angle");
         } else if (set && std::ranges::any_of(entries_, same)) {
@@ -353,54 +338,12 @@ void ImportSheet::markAngles() {
     }
 }
 
-void ImportSheet::read(Entry& entry) {
-    entry.imported.reset();
-    entry.problem.clear();
-    entry.asks = false;
-    if (entry.unreadable) {
-        entry.problem = spoken(text::sentence(*entry.unreadable));
-        return;
-    }
-    auto imported = take::importTake(entry.order);
-    if (imported) {
-        entry.imported = std::move(*imported);
-        return;
-    }
-    measure::ImportRequest request = entry.order.table;
-    request.text = entry.order.file.bytes;
-    const auto preview = measure::previewTable(request);
-    entry.asks = preview.ok() && (preview->unread || preview->answers.size() > 1);
-    entry.problem = entry.asks ? tr("Say what the columns are; then it can be taken.")
-                               : spoken(text::sentence(imported.error()));
-}
-
-std::vector<ImportSheet::Entry> ImportSheet::curvesOf(Entry entry) {
-    entry.order.table.curve.reset();
-    auto takes = entry.unreadable ? Result<std::vector<take::ImportedTake>>(*entry.unreadable)
-                                  : take::importTakes(entry.order);
-    std::vector<Entry> curves;
-    if (!takes || takes->size() < 2) {
-        curves.push_back(std::move(entry));
-        read(curves.back());
-        return curves;
-    }
-    for (std::size_t k = 0; k < takes->size(); ++k) {
-        Entry curve = entry;
-        curve.order.table.curve = static_cast<int>(k) + 1;
-        curve.asks = false;
-        curve.problem.clear();
-        curve.imported = std::move((*takes)[k]);
-        curves.push_back(std::move(curve));
-    }
-    return curves;
-}
-
 void ImportSheet::readFileAnew(int file) {
-    const auto first = std::ranges::find(entries_, file, &Entry::file);
-    const auto last =
-        std::find_if(first, entries_.end(), [&](const Entry& entry) { return entry.file != file; });
+    const auto first = std::ranges::find(entries_, file, &ImportEntry::file);
+    const auto last = std::find_if(
+        first, entries_.end(), [&](const ImportEntry& entry) { return entry.file != file; });
     const auto at = first - entries_.begin();
-    std::vector<Entry> curves = curvesOf(*first);
+    std::vector<ImportEntry> curves = curvesOf(*first);
     entries_.erase(first, last);
     entries_.insert(entries_.begin() + at,
                     std::make_move_iterator(curves.begin()),
@@ -417,7 +360,7 @@ void ImportSheet::readFileAnew(int file) {
 
 void ImportSheet::fillList() {
     list_->clear();
-    for (const Entry& entry : entries_) {
+    for (const ImportEntry& entry : entries_) {
         auto* item = new QListWidgetItem(words(entry.order.file.name), list_);
         if (entry.order.table.curve) {
             item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
@@ -432,35 +375,28 @@ void ImportSheet::chosen(const QStringList& meanings) {
         return;
     }
     const int file = entries_[static_cast<std::size_t>(row)].file;
-    Entry& entry = *std::ranges::find(entries_, file, &Entry::file);
     std::vector<std::string> told;
     for (const QString& word : meanings) {
         told.push_back(word.toStdString());
     }
-    entry.order.table.meanings = measure::joinMeanings(told);
-    entry.remembered = false;
-    measure::ImportRequest request = entry.order.table;
-    request.text = entry.order.file.bytes;
-    if (const auto preview = measure::previewTable(request)) {
-        rememberMeanings(preview->shape, told);
-    }
+    orderColumns(*std::ranges::find(entries_, file, &ImportEntry::file), told);
     // A column that was given a meaning is often the last that was missing.
     readFileAnew(file);
 }
 
 int ImportSheet::readable() const {
     return static_cast<int>(std::ranges::count_if(
-        entries_, [](const Entry& entry) { return entry.imported && entry.wanted; }));
+        entries_, [](const ImportEntry& entry) { return entry.imported && entry.wanted; }));
 }
 
 void ImportSheet::markList() {
     markAngles();
     const bool before = std::exchange(showing_, true);
-    const bool set = std::ranges::any_of(entries_, [](const Entry& entry) {
+    const bool set = std::ranges::any_of(entries_, [](const ImportEntry& entry) {
         return entry.order.angle != 0.0 || entry.order.place != job::MicPlace::farField;
     });
     for (int i = 0; i < list_->count(); ++i) {
-        const Entry& entry = entries_[static_cast<std::size_t>(i)];
+        const ImportEntry& entry = entries_[static_cast<std::size_t>(i)];
         const QString mark = entry.asks        ? QStringLiteral("? ")
                              : !entry.imported ? QStringLiteral("■ ")
                              : entry.imported->doubtful || !entry.angleProblem.isEmpty()
@@ -490,7 +426,7 @@ void ImportSheet::show(int index) {
         return;
     }
     showing_ = true;
-    const Entry& entry = entries_[static_cast<std::size_t>(index)];
+    const ImportEntry& entry = entries_[static_cast<std::size_t>(index)];
     const take::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
     const bool sound = imported != nullptr && imported->impulse.has_value();
     driver_->setCurrentIndex(driver_->findData(words(entry.driver)));
@@ -531,22 +467,19 @@ void ImportSheet::show(int index) {
     showing_ = false;
 }
 
-void ImportSheet::showPreview(const Entry& entry) {
+void ImportSheet::showPreview(const ImportEntry& entry) {
     const take::ImportedTake* imported = entry.imported ? &*entry.imported : nullptr;
     const bool sound = imported != nullptr && imported->impulse.has_value();
     const bool impedance = imported != nullptr && imported->take.kind == job::TakeKind::impedance;
-    measure::ImportRequest request = entry.order.table;
-    request.text = entry.order.file.bytes;
-    const auto table =
-        sound ? Result<measure::TablePreview>(Error{}) : measure::previewTable(request);
-    columns_->setVisible(table.ok());
-    if (table) {
-        columns_->display(*table, measure::splitMeanings(entry.order.table.meanings));
+    columns_->setVisible(entry.preview != nullptr);
+    if (entry.preview != nullptr) {
+        columns_->display(*entry.preview, measure::splitMeanings(entry.order.table.meanings));
     }
     impulse_->setVisible(sound);
     level_->setVisible(!impedance);
     impedance_->setVisible(impedance);
-    Picture picture{.empty = entry.problem};
+    Picture picture{.empty = entry.asks ? tr("Say what the columns are; then it can be taken.")
+                                        : entry.problem};
     if (imported != nullptr) {
         const job::Driver* driver = job::findDriver(job_, entry.driver);
         picture.traces = {traceOf({QStringLiteral("curve"), words(imported->take.name)},
@@ -571,7 +504,7 @@ void ImportSheet::correct() {
     if (showing_ || row < 0) {
         return;
     }
-    Entry& entry = entries_[static_cast<std::size_t>(row)];
+    ImportEntry& entry = entries_[static_cast<std::size_t>(row)];
     const bool sound = entry.imported && entry.imported->impulse.has_value();
     entry.driver = driver_->currentData().toString().toStdString();
     const int place = place_->currentIndex();
@@ -601,21 +534,21 @@ void ImportSheet::correct() {
         const auto decimal = static_cast<measure::DecimalChoice>(decimal_->currentIndex());
         if (delimiter != table.delimiter || decimal != table.decimal) {
             const int file = entry.file;
-            Entry& first = *std::ranges::find(entries_, file, &Entry::file);
+            ImportEntry& first = *std::ranges::find(entries_, file, &ImportEntry::file);
             first.order.table.delimiter = delimiter;
             first.order.table.decimal = decimal;
             readFileAnew(file);
             return;
         }
     }
-    read(entry);
+    readEntry(entry);
     markList();
     show(row);
 }
 
 void ImportSheet::take() {
     QVector<std::pair<QString, job::Take>> takes;
-    for (const Entry& entry : entries_) {
+    for (const ImportEntry& entry : entries_) {
         if (entry.imported && entry.wanted) {
             takes.push_back({words(entry.driver), entry.imported->take});
         }

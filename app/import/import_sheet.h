@@ -1,9 +1,9 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include "app/import/import_entry.h"
 #include "app/plots/plot.h"
 #include "app/stage/stage.h"
-#include "core/take/import.h"
 
 #include <QWidget>
 
@@ -40,20 +40,6 @@ Q_SIGNALS:
     void left();
 
 private:
-    struct Entry {
-        take::ImportOrder order;
-        int file{}; ///< entries of one file are its curves
-        bool wanted{true};
-        bool asks{};       ///< its columns have to be told first
-        bool remembered{}; ///< its columns are as they were decided for files of its shape
-        std::string driver;
-        std::optional<Error> unreadable; ///< the file itself
-        std::optional<take::ImportedTake> imported;
-        QString problem;
-        bool nameless{};      ///< its name tells no angle where others do
-        QString angleProblem; ///< in a polar set
-    };
-
     void readAngles();
     void markAngles();
 
@@ -61,19 +47,17 @@ private:
     QComboBox* choice(const QString& name, const QString& title, const QStringList& items);
     QWidget* buildTableCorrections();
     QWidget* buildSoundCorrections();
-    static void read(Entry& entry);
-    [[nodiscard]] static std::vector<Entry> curvesOf(Entry entry);
     void readFileAnew(int file);
     void fillList();
     void chosen(const QStringList& meanings);
     void show(int index);
-    void showPreview(const Entry& entry);
+    void showPreview(const ImportEntry& entry);
     void correct();
     void markList();
     void take();
 
     job::Job job_;
-    std::vector<Entry> entries_;
+    std::vector<ImportEntry> entries_;
     bool showing_{};
     QListWidget* list_{};
     QComboBox* driver_{};

@@ -1,17 +1,17 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "app/widgets/read_file.h"
 
+#include "core/base/plain_file.h"
+
 #include <QFile>
 #include <QFileInfo>
 
 namespace yf::app {
 
 Result<std::string> readFile(const QString& path, std::size_t most) {
-    const QFileInfo info(path);
-    const std::string name = info.fileName().toStdString();
-    if (path.contains(QChar::Null) || (info.exists() && !info.isFile())) {
-        return Error{
-            name, YF_WORDS("core", "is not a file"), YF_WORDS("core", "must be a readable file")};
+    const std::string name = QFileInfo(path).fileName().toStdString();
+    if (auto wrong = notPlainFile(name, QFile::encodeName(path).toStdString())) {
+        return *wrong;
     }
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly)) {

@@ -1,11 +1,13 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #include "core/job/store/store.h"
 
+#include "core/base/plain_file.h"
 #include "core/job/store/read.h"
 #include "core/job/store/schema.h"
 #include "core/job/store/sqlite.h"
 
 #include <sys/stat.h>
+#include <unistd.h>
 
 #include <algorithm>
 #include <cerrno>
@@ -24,19 +26,11 @@ constexpr sqlite3_int64 wordsSince = 9;
 
 /// Not there, a folder, or no bytes of ours: said before SQLite speaks of "not a database".
 std::optional<Error> checkFile(const std::string& path) {
-    struct stat info {};
-
-    if (path.find('\0') != std::string::npos) {
-        return Error{path.substr(0, path.find('\0')),
-                     YF_WORDS("core", "a path with a zero byte"),
-                     YF_WORDS("core", "must be a job file")};
+    if (auto wrong = notPlainFile(path.substr(0, path.find('\0')), path)) {
+        return Error{wrong->subject, wrong->given, YF_WORDS("core", "must be a job file")};
     }
-    if (::stat(path.c_str(), &info) != 0) {
+    if (::access(path.c_str(), F_OK) != 0) {
         return Error{path, std::strerror(errno), YF_WORDS("core", "must be a job file")};
-    }
-    if (!S_ISREG(info.st_mode)) {
-        return Error{
-            path, YF_WORDS("core", "is not a file"), YF_WORDS("core", "must be a job file")};
     }
     return std::nullopt;
 }

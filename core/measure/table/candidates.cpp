@@ -75,32 +75,20 @@ std::vector<std::string> namesOf(const Grid& grid) {
     return names;
 }
 
-/// Meanings that a column without a name may have.
+/// Meanings that a column without a name may have: what only a name can tell is none, and volts
+/// are a ratio as long as nobody says so.
 std::vector<Meaning> anyMeaning() {
     using enum Meaning;
-    return {unused,
-            coherence,
-            index,
-            decibel,
-            pascal,
-            millipascal,
-            ratio,
-            ohm,
-            milliohm,
-            kiloohm,
-            decibelOhm,
-            degrees,
-            radians,
-            realOhm,
-            imaginaryOhm,
-            realKiloohm,
-            imaginaryKiloohm,
-            realMilliohm,
-            imaginaryMilliohm,
-            realPascal,
-            imaginaryPascal,
-            realRatio,
-            imaginaryRatio};
+    std::vector<Meaning> list;
+    for (const MeaningInfo& info : meanings()) {
+        const bool left = info.role == ColumnRole::unused && info.meaning != unused &&
+                          info.meaning != coherence && info.meaning != index;
+        const bool volts = info.meaning == volt || info.meaning == millivolt;
+        if (!left && !volts && info.role != ColumnRole::frequency) {
+            list.push_back(info.meaning);
+        }
+    }
+    return list;
 }
 
 void add(ColumnEvidence& column, Meaning meaning, double score, Basis basis) {
@@ -178,7 +166,8 @@ ColumnEvidence Candidates::gather(std::size_t c, const std::string& name) const 
     }
     column.shape = shapeOf(numbers(c));
     addCandidates(c, column);
-    std::ranges::sort(column.candidates, std::greater(), &Candidate::score);
+    // Of equals the one that stands first in the list of meanings.
+    std::ranges::stable_sort(column.candidates, std::greater(), &Candidate::score);
     return column;
 }
 

@@ -176,7 +176,6 @@ private:
             reading.columns.push_back(
                 {chosen_[c].meaning, chosen_[c].basis, Certainty::open, columns_[c].name});
         }
-        note(reading);
         readings_.push_back(std::move(reading));
     }
 
@@ -381,20 +380,6 @@ private:
             return notPassive;
         }
         return phaseAgreement(frequencies, size, phase, impedance);
-    }
-
-    void note(Reading& reading) const {
-        reading.unitByNumbers = chosen_[axis_].basis == Basis::numbers;
-        for (const CurveColumns& curve : reading.curves) {
-            const Candidate& value = chosen_[curve.value];
-            reading.quantityOpen = reading.quantityOpen || (value.basis == Basis::numbers);
-            if (curve.phase) {
-                const Heading& heading = columns_[*curve.phase].heading;
-                reading.phaseByNumbers =
-                    reading.phaseByNumbers ||
-                    (chosen_[*curve.phase].basis != Basis::hand && (heading.allowed.size() != 1));
-            }
-        }
     }
 
     /// What a reading makes of the table: two of one outcome are one.

@@ -33,9 +33,6 @@ struct Reading {
     std::size_t frequency{}; ///< its column
     std::vector<CurveColumns> curves;
     double score{};
-    bool quantityOpen{};     ///< nothing but the numbers told ohms from levels
-    bool phaseByNumbers{};   ///< nothing but the numbers told the phase, or its unit
-    bool unitByNumbers{};    ///< of the frequencies
     bool phaseContradicts{}; ///< what is called a phase does not go with the sizes
 };
 

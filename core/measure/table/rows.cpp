@@ -318,13 +318,19 @@ void tellCommon(const Grid& grid,
     if (leftOut) {
         warnings.emplace_back("columns_left_out");
     }
-    if (reading.unitByNumbers && unit != Meaning::hertz) {
+    // What only the numbers told, or a name that left more than one meaning well possible.
+    const auto guessed = [&](std::size_t column) {
+        const ColumnReading& read = reading.columns[column];
+        return read.basis == Basis::numbers ||
+               (read.basis == Basis::name && read.certainty != Certainty::sure);
+    };
+    if (unit != Meaning::hertz && guessed(reading.frequency)) {
         warnings.emplace_back("frequency_unit_guessed");
     }
-    if (reading.columns[curve.value].basis == Basis::numbers) {
+    if (guessed(curve.value)) {
         warnings.emplace_back("quantity_guessed");
     }
-    if (curve.phase && reading.columns[*curve.phase].basis == Basis::numbers) {
+    if (curve.phase && guessed(*curve.phase)) {
         warnings.emplace_back("phase_guessed");
     }
     if (reading.phaseContradicts) {
