@@ -9,6 +9,7 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QTimer>
 
 #include <algorithm>
 
@@ -36,13 +37,18 @@ bool Desk::openJob(const QString& path) {
         Q_EMIT sightChanged();
         return true;
     }
-    if (!take(Document::open(name))) {
+    auto document = Document::open(name);
+    const auto trail =
+        document ? std::make_shared<OpeningTrail>(openingTrail(real.isEmpty() ? path : real))
+                 : nullptr;
+    if (!take(std::move(document), trail)) {
         return false;
     }
     document_->keepStatesIn(earlierStatesFolder(path).toStdString());
     remember();
     tellHold();
     tellLeftOut();
+    tellLeftUncomputed();
     return true;
 }
 
@@ -55,6 +61,52 @@ void Desk::tellLeftOut() {
         tell(Gravity::mind,
              tr("Damaged in the file and left out: %1. The rest of the job is as it was.")
                  .arg(names.join(QStringLiteral(", "))));
+    }
+}
+
+void Desk::tellLeftUncomputed() {
+    if (!trail_ || trail_->left().empty()) {
+        return;
+    }
+    QStringList parts;
+    for (const evaluation::Work& work : trail_->left()) {
+        parts << spoken(evaluation::named(work, document_->job()));
+    }
+    Q_EMIT offered(Gravity::mind,
+                   tr("The program ended while it computed %1, when this job was opened before. It "
+                      "is left out of all that is shown, and untouched in the file.")
+                       .arg(parts.join(QStringLiteral(", "))),
+                   tr("Compute it again"),
+                   [this] {
+                       if (trail_) {
+                           trail_->tryAgain();
+                           guardEvaluation();
+                           evaluateAgain();
+                       }
+                   });
+}
+
+void Desk::guardEvaluation() {
+    pictureStands_ = false;
+    if (!trail_) {
+        evaluator_.guard({}, {});
+        return;
+    }
+    evaluator_.guard(trail_->left(),
+                     [trail = trail_](const evaluation::Work& work) { trail->busy(work); });
+}
+
+/// What the first picture is drawn from has been drawn: opening is over.
+void Desk::closeTrail() {
+    constexpr int drawn = 500; // ms; layouts follow each other over several turns
+    if (trail_ && !pictureStands_) {
+        pictureStands_ = true;
+        QTimer::singleShot(drawn, this, [this, trail = trail_] {
+            trail->over();
+            if (trail == trail_) {
+                evaluator_.guard(trail_->left(), {});
+            }
+        });
     }
 }
 
@@ -167,7 +219,7 @@ void Desk::remember() {
     rememberRecent(QFile::decodeName(document_->path().c_str()), document_->job());
 }
 
-bool Desk::take(Result<std::unique_ptr<Document>> document) {
+bool Desk::take(Result<std::unique_ptr<Document>> document, std::shared_ptr<OpeningTrail> trail) {
     if (!document) {
         tell(Gravity::stop, spoken(text::sentence(document.error())));
         return false;
@@ -209,6 +261,8 @@ bool Desk::take(Result<std::unique_ptr<Document>> document) {
         sight_.cabinet = job.cabinets.front().id;
     }
     keepSightInJob();
+    trail_ = std::move(trail);
+    guardEvaluation();
     submit();
     firstRevision_ = evaluator_.submitted();
     Q_EMIT opened();
@@ -354,6 +408,7 @@ void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
         sight_.wholePreview = lookIsWhole_;
     }
     Q_EMIT sightChanged();
+    closeTrail();
     beginMaking();
 }
 

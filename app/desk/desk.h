@@ -3,6 +3,7 @@
 
 #include "app/document/document.h"
 #include "app/evaluation/evaluator.h"
+#include "app/evaluation/opening_trail.h"
 #include "app/stage/stage.h"
 #include "app/widgets/aside.h"
 #include "app/widgets/notice.h"
@@ -90,12 +91,22 @@ Q_SIGNALS:
     void recorded(); ///< snapshots or log changed
     void told(yf::app::Gravity gravity, const QString& text);
 
+    /// The same with something that can be done about it.
+    void offered(yf::app::Gravity gravity,
+                 const QString& text,
+                 const QString& action,
+                 const std::function<void()>& act);
+
     /// Changes are kept in memory only, or could not be written: a place is wanted.
     void placeWanted(const QString& why);
 
 private:
     /// False, and says why, where there is no document.
-    bool take(Result<std::unique_ptr<Document>> document);
+    bool take(Result<std::unique_ptr<Document>> document,
+              std::shared_ptr<OpeningTrail> trail = nullptr);
+    void guardEvaluation();
+    void tellLeftUncomputed();
+    void closeTrail();
     void tellHold();
     void tellLeftOut();
     void submit();
@@ -116,6 +127,8 @@ private:
     Words lookedAt_;
     std::uint64_t lookRevision_{};
     bool lookIsWhole_{};
+    std::shared_ptr<OpeningTrail> trail_; ///< of the open job; null: made here, not opened
+    bool pictureStands_{};
     std::uint64_t firstRevision_{}; ///< of the open job; what comes before belongs to another
     bool warned_{};
     QString writingFails_;

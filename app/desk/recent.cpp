@@ -61,13 +61,26 @@ void rememberRecent(const QString& path, const job::Job& job) {
     settings.endArray();
 }
 
-QString earlierStatesFolder(const QString& path) {
+namespace {
+
+/// In the user's data folder, by the file's path.
+QString keptOf(const QString& path, const QString& folder) {
     const QByteArray digest = QCryptographicHash::hash(QFileInfo(path).absoluteFilePath().toUtf8(),
                                                        QCryptographicHash::Sha1)
                                   .toHex()
                                   .left(16);
-    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
-           QStringLiteral("/earlier/") + QString::fromLatin1(digest);
+    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + u'/' + folder +
+           u'/' + QString::fromLatin1(digest);
+}
+
+} // namespace
+
+QString earlierStatesFolder(const QString& path) {
+    return keptOf(path, QStringLiteral("earlier"));
+}
+
+QString openingTrail(const QString& path) {
+    return keptOf(path, QStringLiteral("opening"));
 }
 
 } // namespace yf::app

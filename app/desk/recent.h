@@ -23,4 +23,7 @@ void rememberRecent(const QString& path, const job::Job& job);
 /// Where earlier states of a job file are kept: in the user's data folder, by the file's path.
 [[nodiscard]] QString earlierStatesFolder(const QString& path);
 
+/// File that tells what an opening of that job was busy with (OpeningTrail), likewise.
+[[nodiscard]] QString openingTrail(const QString& path);
+
 } // namespace yf::app

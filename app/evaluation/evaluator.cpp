@@ -14,8 +14,14 @@ Evaluator::Evaluator(QObject* parent) : QObject(parent), earlier_(std::make_shar
 
 std::uint64_t Evaluator::submit(const job::Job& job, Purpose purpose) {
     ++submitted_;
-    aside_.ask([this, revision = submitted_, job, tables = tables_, purpose, earlier = earlier_](
-                   Aside::Link& /*link*/) mutable -> Aside::Delivery {
+    aside_.ask([this,
+                revision = submitted_,
+                job = evaluation::without(job, left_),
+                watch = watch_,
+                tables = tables_,
+                purpose,
+                earlier = earlier_](Aside::Link& /*link*/) mutable -> Aside::Delivery {
+        earlier->memory.watch = watch;
         evaluation::Assembly made = evaluation::assemble(job, earlier->memory);
         // The same place in memory says that nothing measured has changed.
         if (!earlier->assembly || !(*earlier->assembly == made)) {
@@ -25,6 +31,7 @@ std::uint64_t Evaluator::submit(const job::Job& job, Purpose purpose) {
         result->assembly = earlier->assembly;
         result->evaluation = evaluation::evaluate(job, *result->assembly, tables, earlier->memory);
         result->evaluation.revision = revision;
+        earlier->memory.begin({evaluation::Piece::whole, {}});
         result->findings = findings::assess(job, *result->assembly, result->evaluation);
         result->job = std::move(job);
         result->purpose = purpose;

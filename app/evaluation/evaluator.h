@@ -15,7 +15,8 @@ namespace yf::app {
 /// while a key is held, a start from the book not yet taken).
 enum class Purpose { present, preview };
 
-/// A job and all that is said about it, made together and never changed again.
+/// A job and all that is said about it, made together and never changed again. Parts that ended the
+/// program when they were computed (OpeningTrail) are in neither.
 struct Evaluated {
     job::Job job;
     evaluation::Evaluation evaluation;
@@ -40,6 +41,13 @@ public:
     /// What is judged by from the next submit on.
     void setTables(const evaluation::Tables& tables) { tables_ = tables; }
 
+    /// What is left out of every job from the next submit on, and who is told what is begun, on the
+    /// thread that computes.
+    void guard(std::vector<evaluation::Work> left, evaluation::Watch watch) {
+        left_ = std::move(left);
+        watch_ = std::move(watch);
+    }
+
     /// Revision of the last submit.
     [[nodiscard]] std::uint64_t submitted() const { return submitted_; }
 
@@ -54,6 +62,8 @@ private:
     struct Earlier;
 
     evaluation::Tables tables_ = evaluation::Tables::shipped();
+    std::vector<evaluation::Work> left_;
+    evaluation::Watch watch_;
     std::shared_ptr<Earlier> earlier_;
     std::uint64_t submitted_{};
     std::uint64_t delivered_{};

@@ -149,6 +149,7 @@ void MainWindow::connectDesk() {
     });
     connect(&desk_, &Desk::recorded, this, &MainWindow::displayRecord);
     connect(&desk_, &Desk::told, parts_.notice, &Notice::tell);
+    connect(&desk_, &Desk::offered, parts_.notice, &Notice::offer);
     connect(&desk_, &Desk::placeWanted, this, &MainWindow::offerPlace);
 }
 

@@ -5827,6 +5827,26 @@ Ohm gegen den Aufdruck.</translation>
         <source>Nothing but the numbers told what the values are; please check it.</source>
         <translation>Was die Werte sind, geht nur aus den Zahlen hervor; bitte prüfen.</translation>
     </message>
+    <message>
+        <source>the measurements of %1</source>
+        <translation>die Messungen von %1</translation>
+    </message>
+    <message>
+        <source>the measurements and the network of %1</source>
+        <translation>die Messungen und die Weiche von %1</translation>
+    </message>
+    <message>
+        <source>the box of %1</source>
+        <translation>das Gehäuse von %1</translation>
+    </message>
+    <message>
+        <source>the readings of the checks</source>
+        <translation>die Ablesungen der Prüfungen</translation>
+    </message>
+    <message>
+        <source>everything measured, boxes and readings</source>
+        <translation>alles Gemessene, Gehäuse und Ablesungen</translation>
+    </message>
 </context>
 <context>
     <name>yf::app</name>
@@ -8107,6 +8127,14 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>Damaged in the file and left out: %1. The rest of the job is as it was.</source>
         <translation>In der Datei beschädigt und weggelassen: %1. Der Rest des Auftrags ist, wie er war.</translation>
+    </message>
+    <message>
+        <source>The program ended while it computed %1, when this job was opened before. It is left out of all that is shown, and untouched in the file.</source>
+        <translation>Als dieser Auftrag zuvor geöffnet wurde, endete das Programm beim Rechnen an: %1. Das ist aus allem Gezeigten herausgelassen und in der Datei unverändert.</translation>
+    </message>
+    <message>
+        <source>Compute it again</source>
+        <translation>Noch einmal rechnen</translation>
     </message>
 </context>
 <context>

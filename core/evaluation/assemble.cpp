@@ -175,6 +175,7 @@ void assembleBox(const job::Job& job,
                  const std::string& driver,
                  Memory& memory,
                  Assembly& assembly) {
+    memory.begin({Piece::measurements, {driver}});
     if (job::findDriver(job, driver) != nullptr) {
         assembly.boxDrivers.insert_or_assign(
             driver,
@@ -199,12 +200,15 @@ void assembleBox(const job::Job& job,
 
 Assembly assemble(const job::Job& job, Memory& memory) {
     Assembly assembly;
+    memory.makeRoom(job);
     for (const job::Cabinet& cabinet : job.cabinets) {
+        memory.begin({Piece::network, {cabinet.id}});
         assembly.cabinets.push_back(assembleCabinet(job, cabinet, memory));
     }
     for (const job::Driver& driver : job.drivers) {
         const job::Take* take = job::takeInUse(job, driver, job::TakeKind::impedance);
         if (take != nullptr && take->curve->phase() != curve::Phase::none) {
+            memory.begin({Piece::measurements, {driver.id}});
             assembly.readings.emplace(
                 driver.id, *memory.readings.of(take->curve, [](const CurvePtr& Z) {
                     return DriverReading{network::dcResistance(*Z), driver::resonance(*Z)};

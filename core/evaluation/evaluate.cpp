@@ -6,7 +6,9 @@
 #include "core/evaluation/cabinet_result.h"
 
 #include <algorithm>
+#include <atomic>
 #include <future>
+#include <thread>
 
 namespace yf::evaluation {
 
@@ -41,15 +43,32 @@ void evaluateBoxes(const job::Job& job,
             results[i].boxes.push_back(kept == nullptr ? BoxResult{} : *kept);
         }
     }
-    std::vector<std::future<BoxResult>> beside;
-    for (std::size_t m = 1; m < missing.size(); ++m) {
-        beside.push_back(
-            std::async(std::launch::async, [&in = missing[m].in] { return boxResult(in); }));
+    Work begun{.part = Piece::box, .of = {}};
+    for (const MissingBox& box : missing) {
+        begun.of.push_back(job.cabinets[box.cabinet].id);
+    }
+    memory.begin(begun);
+    std::vector<BoxResult> made(missing.size());
+    std::atomic<std::size_t> next{0};
+    const auto work = [&] {
+        for (std::size_t m = next++; m < missing.size(); m = next++) {
+            made[m] = boxResult(missing[m].in);
+        }
+    };
+    // As many at once as there are processors, however many cabinets a job has.
+    const std::size_t hands =
+        std::min<std::size_t>(missing.size(), std::max(1U, std::thread::hardware_concurrency()));
+    std::vector<std::future<void>> beside;
+    for (std::size_t h = 1; h < hands; ++h) {
+        beside.push_back(std::async(std::launch::async, work));
+    }
+    work();
+    for (std::future<void>& hand : beside) {
+        hand.get();
     }
     for (std::size_t m = 0; m < missing.size(); ++m) {
-        BoxResult made = m == 0 ? boxResult(missing[0].in) : beside[m - 1].get();
-        results[missing[m].cabinet].boxes[missing[m].place] = made;
-        memory.boxes.keep(std::move(missing[m].in), std::move(made));
+        results[missing[m].cabinet].boxes[missing[m].place] = made[m];
+        memory.boxes.keep(std::move(missing[m].in), std::move(made[m]));
     }
 }
 
@@ -92,6 +111,7 @@ evaluate(const job::Job& job, const Assembly& assembly, const Tables& tables, Me
     Evaluation evaluation;
     for (std::size_t i = 0; i < job.cabinets.size(); ++i) {
         const job::Cabinet& cabinet = job.cabinets[i];
+        memory.begin({Piece::network, {cabinet.id}});
         const auto result = memory.cabinets.of({.cabinet = cabinet.id,
                                                 .circuit = cabinet.circuit,
                                                 .target = cabinet.target,
@@ -103,6 +123,7 @@ evaluate(const job::Job& job, const Assembly& assembly, const Tables& tables, Me
         evaluation.cabinets.back().wiring = wiringOf(job, cabinet, result, memory);
     }
     evaluateBoxes(job, assembly, memory, evaluation.cabinets);
+    memory.begin({Piece::bench, {}});
     evaluation.table = tables.evidence;
     evaluation.bench = memory.benches.of(benchInputs(job, assembly.readings, tables), benches);
     return evaluation;

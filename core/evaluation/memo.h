@@ -1,6 +1,7 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
 #pragma once
 
+#include <algorithm>
 #include <cstdint>
 #include <list>
 #include <memory>
@@ -55,6 +56,9 @@ public:
         Out out = compute(std::as_const(in));
         return keep(std::move(in), std::move(out));
     }
+
+    /// Never fewer than before: what is kept stays.
+    void makeRoom(std::size_t capacity) { capacity_ = std::max(capacity_, capacity); }
 
     [[nodiscard]] const Reuse& reuse() const { return reuse_; }
 

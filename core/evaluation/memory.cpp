@@ -23,4 +23,20 @@ Reuse Memory::reuse() const {
     return all;
 }
 
+void Memory::makeRoom(const job::Job& job) {
+    const std::size_t forCabinets = 2 * job.cabinets.size();
+    const std::size_t forDrivers = 2 * job.drivers.size();
+    measured.makeRoom(forCabinets);
+    placed.makeRoom(forCabinets);
+    cabinets.makeRoom(forCabinets);
+    neighbours.makeRoom(forCabinets);
+    wirings.makeRoom(forCabinets);
+    readings.makeRoom(forDrivers);
+    directivities.makeRoom(forDrivers);
+    carries.makeRoom(forDrivers);
+    boxDrivers.makeRoom(forDrivers);
+    boxReads.makeRoom(forDrivers);
+    boxes.makeRoom(forDrivers);
+}
+
 } // namespace yf::evaluation

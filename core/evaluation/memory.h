@@ -5,6 +5,7 @@
 #include "core/evaluation/memo.h"
 #include "core/evaluation/neighbours.h"
 #include "core/evaluation/wiring_told.h"
+#include "core/evaluation/work.h"
 
 namespace yf::evaluation {
 
@@ -14,6 +15,19 @@ class Memory {
 public:
     /// Of all parts together.
     [[nodiscard]] Reuse reuse() const;
+
+    /// Room for the parts of that many cabinets and drivers twice, so that a change and its undoing
+    /// find what was there before.
+    void makeRoom(const job::Job& job);
+
+    /// Told what is begun, where somebody listens.
+    Watch watch;
+
+    void begin(const Work& work) const {
+        if (watch) {
+            watch(work);
+        }
+    }
 
     Memo<CurvePtr, DriverReading> readings{128};
     Memo<std::vector<DriverCurves>, AssembledCabinet> measured{16};

@@ -36,6 +36,18 @@ TakeAbout aboutOf(const Job& job, const Take& take) {
     return about;
 }
 
+void leaveOut(Job& job, const std::string& take) {
+    std::erase_if(job.takes, [&](const Take& one) { return one.id == take; });
+    for (Driver& driver : job.drivers) {
+        for (std::string* used : {&driver.impedanceTake, &driver.responseTake}) {
+            if (*used == take) {
+                used->clear();
+            }
+        }
+    }
+    std::erase_if(job.dismissals, [&](const Dismissal& one) { return one.take == take; });
+}
+
 const Take* wholeTake(const Job& job, const Cabinet& cabinet) {
     const Take* whole = nullptr;
     for (const Take& take : job.takes) {

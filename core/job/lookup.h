@@ -17,6 +17,9 @@ struct TakeAbout {
 
 [[nodiscard]] TakeAbout aboutOf(const Job& job, const Take& take);
 
+/// Takes a measurement out of a job, with what refers to it.
+void leaveOut(Job& job, const std::string& take);
+
 /// The last take of the whole cabinet on its axis.
 [[nodiscard]] const Take* wholeTake(const Job& job, const Cabinet& cabinet);
 

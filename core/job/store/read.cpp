@@ -1,4 +1,5 @@
 // SPDX-License-Identifier: GPL-3.0-or-later
+#include "core/job/lookup.h"
 #include "core/job/store/read.h"
 
 #include "core/job/store/schema.h"
@@ -97,19 +98,6 @@ Result<std::string> readPhoto(sqlite3* database, const std::string& path, const 
                      YF_WORDS("core", "the file is damaged")};
     }
     return statement.bytes(0);
-}
-
-/// Takes a measurement out of a job, with what refers to it.
-void leaveOut(Job& job, const std::string& id) {
-    std::erase_if(job.takes, [&](const Take& take) { return take.id == id; });
-    for (Driver& driver : job.drivers) {
-        for (std::string* used : {&driver.impedanceTake, &driver.responseTake}) {
-            if (*used == id) {
-                used->clear();
-            }
-        }
-    }
-    std::erase_if(job.dismissals, [&](const Dismissal& one) { return one.take == id; });
 }
 
 void note(Shared& shared, const std::string& name) {

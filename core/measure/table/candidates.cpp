@@ -36,6 +36,36 @@ int understoodCells(const HeadLine& line) {
     return line.comment && !frequency ? 0 : count;
 }
 
+/// How well a unit goes with a name: with one that may have it, one that says nothing, another.
+double unitFits(const std::string& name, const std::string& unit) {
+    const std::vector<Meaning> named = readHeading(name).allowed;
+    const std::vector<Meaning> meant = readHeading(unit).allowed;
+    if (named.empty() || meant.empty()) {
+        return 0.3;
+    }
+    return std::ranges::find_first_of(named, meant) != named.end() ? 1.0 : -2.0;
+}
+
+/// Deals units to the columns that they go with best, in their order.
+void dealUnits(const std::vector<std::string>& units, std::vector<std::string>& names) {
+    // best[u][c]: of the first u units among the first c columns.
+    const std::size_t columns = names.size();
+    std::vector<std::vector<double>> best(units.size() + 1, std::vector<double>(columns + 1, 0.0));
+    for (std::size_t u = 1; u <= units.size(); ++u) {
+        best[u][u - 1] = impossible;
+        for (std::size_t c = u; c <= columns; ++c) {
+            best[u][c] =
+                std::max(best[u][c - 1], best[u - 1][c - 1] + unitFits(names[c - 1], units[u - 1]));
+        }
+    }
+    std::size_t u = units.size();
+    for (std::size_t c = columns; c > 0 && u > 0; --c) {
+        if (best[u][c] > best[u][c - 1]) {
+            names[c - 1] += " (" + units[--u] + ")";
+        }
+    }
+}
+
 /// The name of each column, with its unit: of the lines above the rows the one that is understood
 /// best, and a line of units beneath it.
 std::vector<std::string> namesOf(const Grid& grid) {
@@ -72,6 +102,9 @@ std::vector<std::string> namesOf(const Grid& grid) {
         }
     }
     names.resize(grid.columns);
+    if (!block->looseUnits.empty() && block->looseUnits.size() < names.size()) {
+        dealUnits(block->looseUnits, names);
+    }
     return names;
 }
 

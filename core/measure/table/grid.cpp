@@ -181,24 +181,43 @@ Error complain(const Line& line,
                       std::to_string(pattern.cells)));
 }
 
+std::string_view withoutMark(const Line& line, Delimiter delimiter) {
+    std::string_view content = line.content;
+    if (!line.comment) {
+        return content;
+    }
+    const std::size_t from = content.find_first_not_of("*#!%/");
+    content = content.substr(std::min(from, content.size()));
+    // A semicolon is a mark as long as it stands before a name.
+    if (content.starts_with(';') &&
+        (delimiter != Delimiter::semicolon || content.starts_with("; "))) {
+        content.remove_prefix(1);
+    }
+    while (content.starts_with(' ')) {
+        content.remove_prefix(1);
+    }
+    return content;
+}
+
+/// Units under names that are parted by blanks: a column without one leaves no mark, so there are
+/// fewer than columns and nobody says whose they are.
+std::vector<std::string> looseUnits(const Line& line, Delimiter delimiter, std::size_t columns) {
+    if (delimiter != Delimiter::space) {
+        return {};
+    }
+    std::vector<std::string> units = headWords(withoutMark(line, delimiter), false);
+    const bool fewer = units.size() > 1 && units.size() < columns;
+    const bool all = std::ranges::all_of(units, [](const std::string& unit) {
+        return isUnit(unit.substr(0, unit.find(' '))) || isUnit(unit.substr(unit.rfind(' ') + 1));
+    });
+    return fewer && all ? units : std::vector<std::string>{};
+}
+
 /// A line above the rows as heads, if it has a cell for each column.
 std::optional<std::vector<std::string>>
 headsOf(const Line& line, Delimiter delimiter, std::size_t columns) {
-    std::string_view content = line.content;
-    bool hash = false;
-    if (line.comment) {
-        hash = content.starts_with('#');
-        const std::size_t from = content.find_first_not_of("*#!%/");
-        content = content.substr(std::min(from, content.size()));
-        // A semicolon is a mark as long as it stands before a name.
-        if (content.starts_with(';') &&
-            (delimiter != Delimiter::semicolon || content.starts_with("; "))) {
-            content.remove_prefix(1);
-        }
-        while (content.starts_with(' ')) {
-            content.remove_prefix(1);
-        }
-    }
+    const std::string_view content = withoutMark(line, delimiter);
+    const bool hash = line.comment && line.content.starts_with('#');
     constexpr int manners = 3; // by two blanks, word by word, units with their names
     for (int manner = 0; manner < (delimiter == Delimiter::space ? manners : 1); ++manner) {
         std::vector<std::string> heads;
@@ -426,6 +445,11 @@ private:
     }
 
     void addText(const Line& line, Block& block) {
+        if (auto units = looseUnits(line, grid_.delimiter, grid_.columns);
+            !units.empty() && !block.heads.empty()) {
+            block.looseUnits = std::move(units);
+            return;
+        }
         auto heads = headsOf(line, grid_.delimiter, grid_.columns);
         if (heads) {
             block.heads.push_back({std::move(*heads), line.comment});

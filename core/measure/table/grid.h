@@ -21,6 +21,7 @@ struct HeadLine {
 struct Block {
     std::vector<std::string> title; ///< lines before it that name no columns
     std::vector<HeadLine> heads;
+    std::vector<std::string> looseUnits; ///< under the last head, fewer than columns, in order
     std::size_t first{}; ///< its rows: [first, last) of the grid
     std::size_t last{};
 };

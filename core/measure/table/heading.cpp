@@ -159,6 +159,8 @@ enum class Subject {
     phase,
     imaginary,
     real,
+    reactance,
+    resistance,
     frequency,
     angular,
     impedance,
@@ -215,18 +217,18 @@ constexpr NameWord nameWords[] = {
     {"winkel", Match::begins, Subject::phase},
     {"imag", Match::begins, Subject::imaginary},
     {"im", Match::whole, Subject::imaginary},
-    {"reactance", Match::begins, Subject::imaginary},
-    {"reaktanz", Match::begins, Subject::imaginary},
-    {"blindwiderstand", Match::begins, Subject::imaginary},
-    {"x", Match::first, Subject::imaginary},
-    {"xs", Match::first, Subject::imaginary},
+    {"reactance", Match::begins, Subject::reactance},
+    {"reaktanz", Match::begins, Subject::reactance},
+    {"blindwiderstand", Match::begins, Subject::reactance},
+    {"x", Match::first, Subject::reactance},
+    {"xs", Match::first, Subject::reactance},
     {"real", Match::begins, Subject::real},
     {"re", Match::whole, Subject::real},
-    {"resistance", Match::begins, Subject::real},
-    {"resistanz", Match::begins, Subject::real},
-    {"wirkwiderstand", Match::begins, Subject::real},
-    {"r", Match::first, Subject::real},
-    {"rs", Match::first, Subject::real},
+    {"resistance", Match::begins, Subject::resistance},
+    {"resistanz", Match::begins, Subject::resistance},
+    {"wirkwiderstand", Match::begins, Subject::resistance},
+    {"r", Match::first, Subject::resistance},
+    {"rs", Match::first, Subject::resistance},
     {"omega", Match::whole, Subject::angular},
     {"angular", Match::first, Subject::angular},
     {"kreisfrequenz", Match::begins, Subject::angular},
@@ -367,6 +369,10 @@ std::vector<Meaning> ofSubject(Subject subject) {
                 imaginaryMillipascal};
     case Subject::real:
         return {realOhm, realPascal, realRatio, realKiloohm, realMilliohm, realMillipascal};
+    case Subject::reactance:
+        return {imaginaryOhm, imaginaryKiloohm, imaginaryMilliohm};
+    case Subject::resistance:
+        return {realOhm, realKiloohm, realMilliohm};
     case Subject::frequency:
         return {hertz, kilohertz, angular, logHertz};
     case Subject::angular:
