@@ -4564,10 +4564,6 @@ Ohm gegen den Aufdruck.</translation>
         <translation>Bei %1&#x202f;s geschah etwas Lautes: eine zweite Aufnahme machen.</translation>
     </message>
     <message>
-        <source>Two clocks, %1&#x202f;ppm apart: corrected. One interface for both is better.</source>
-        <translation>Zwei Takte, %1&#x202f;ppm auseinander: berichtigt. Ein Gerät für beides ist besser.</translation>
-    </message>
-    <message>
         <source>%1&#x202f;Hz hum at %2: check for an earth loop and the microphone&apos;s cable.</source>
         <translation>%1&#x202f;Hz Brummen mit %2: nach einer Erdschleife und dem Mikrofonkabel sehen.</translation>
     </message>
@@ -5846,6 +5842,30 @@ Ohm gegen den Aufdruck.</translation>
     <message>
         <source>everything measured, boxes and readings</source>
         <translation>alles Gemessene, Gehäuse und Ablesungen</translation>
+    </message>
+    <message>
+        <source>The recording holds only a part of the sweep: start it before the sweep is played, and stop it after.</source>
+        <translation>Die Aufnahme enthält nur einen Teil des Gleittons: vor dem Abspielen beginnen und erst danach beenden.</translation>
+    </message>
+    <message>
+        <source>Two clocks seem to be %1 ppm apart, more than is corrected: choose the same sample rate for both devices, or one interface for both.</source>
+        <translation>Zwei Takte scheinen %1 ppm auseinander zu liegen, mehr als berichtigt wird: für beide Geräte dieselbe Abtastrate wählen, oder ein Interface für beides.</translation>
+    </message>
+    <message>
+        <source>Two clocks, %1 ppm apart by the reference: corrected. One interface for both is better.</source>
+        <translation>Zwei Takte, nach der Referenz %1 ppm auseinander: berichtigt. Ein Interface für beides ist besser.</translation>
+    </message>
+    <message>
+        <source>Two clocks, %1 ppm apart by the repeats: corrected. One interface for both is better.</source>
+        <translation>Zwei Takte, nach den Wiederholungen %1 ppm auseinander: berichtigt. Ein Interface für beides ist besser.</translation>
+    </message>
+    <message>
+        <source>The sound system gave samples twice at %1 s: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem gab bei %1 s Abtastwerte zweimal: größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
+    </message>
+    <message>
+        <source>The sound system gave %1 empty samples at %2 s: choose a larger buffer, close other programs, and repeat.</source>
+        <translation>Das Klangsystem gab bei %2 s %1 leere Abtastwerte: größeren Puffer wählen, andere Programme schließen und wiederholen.</translation>
     </message>
 </context>
 <context>
@@ -12951,6 +12971,14 @@ nach den Flächen allein: %3</translation>
     <message>
         <source>%1, %2&#x202f;dB, %3&#x202f;×&#x202f;%4&#x202f;s</source>
         <translation>%1, %2&#x202f;dB, %3&#x202f;×&#x202f;%4&#x202f;s</translation>
+    </message>
+    <message>
+        <source>only a part of the sweep</source>
+        <translation>nur ein Teil des Gleittons</translation>
+    </message>
+    <message>
+        <source>two clocks, too far apart</source>
+        <translation>zwei Takte, zu weit auseinander</translation>
     </message>
 </context>
 <context>

@@ -36,6 +36,8 @@ QString faultWords(const std::string& code) {
         {"too_low", QT_TRANSLATE_NOOP("yf::app::TakeList", "too quiet")},
         {"noisy", QT_TRANSLATE_NOOP("yf::app::TakeList", "noise")},
         {"event", QT_TRANSLATE_NOOP("yf::app::TakeList", "a disturbance, left out")},
+        {"cut_short", QT_TRANSLATE_NOOP("yf::app::TakeList", "only a part of the sweep")},
+        {"clocks_apart", QT_TRANSLATE_NOOP("yf::app::TakeList", "two clocks, too far apart")},
         {"clock_drift", QT_TRANSLATE_NOOP("yf::app::TakeList", "two clocks, corrected")},
         {"hum", QT_TRANSLATE_NOOP("yf::app::TakeList", "hum")},
         {"reference_inverted", QT_TRANSLATE_NOOP("yf::app::TakeList", "reference reversed")}};

@@ -216,4 +216,91 @@ eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double l
     return std::nullopt;
 }
 
+namespace {
+
+/// The smallest step between neighbours that are not equal: what the channel resolves.
+double stepOf(std::span<const double> x) {
+    double least = 1e300;
+    for (std::size_t n = 1; n < x.size(); ++n) {
+        const double step = std::abs(x[n] - x[n - 1]);
+        least = step > 0.0 ? std::min(least, step) : least;
+    }
+    return least;
+}
+
+double rmsAbout(std::span<const double> x, std::size_t from, std::size_t to, std::size_t reach) {
+    double sum = 0.0;
+    std::size_t count = 0;
+    for (std::size_t n = from - std::min(from, reach); n < std::min(to + reach, x.size()); ++n) {
+        if (n < from || n >= to) {
+            sum += x[n] * x[n];
+            ++count;
+        }
+    }
+    return count > 0 ? std::sqrt(sum / static_cast<double>(count)) : 0.0;
+}
+
+constexpr std::size_t leastStale = 48;
+
+/// In one repeat's answer. Times are from its own start.
+std::optional<Stale> staleWithin(std::span<const double> x, const signal::Sweep& sweep) {
+    const double step = stepOf(x);
+    const auto periodAt = [&](std::size_t n) {
+        return sweep.rate / sweep.frequencyAt(static_cast<double>(n) / sweep.rate);
+    };
+    const auto found = [&](std::size_t from, std::size_t to, bool again) {
+        return Stale{static_cast<int>(to - from), static_cast<double>(from) / sweep.rate, again};
+    };
+    std::size_t held = 0;
+    for (std::size_t n = 1; n <= x.size(); ++n) {
+        if (n < x.size() && x[n] == x[held]) {
+            continue;
+        }
+        const double period = periodAt(held);
+        if (static_cast<double>(n - held) >=
+            std::max(static_cast<double>(leastStale), 0.5 * period)) {
+            constexpr double moves = 8.0;
+            const auto reach = static_cast<std::size_t>(std::max(2.0 * period, 256.0));
+            if (rmsAbout(x, held, n, reach) >= moves * step) {
+                return found(held, n, false);
+            }
+        }
+        held = n;
+    }
+    constexpr double moves = 100.0;
+    for (const std::size_t buffer :
+         {32U,  48U,  64U,  96U,  128U,  192U,  240U,  256U,  384U,  441U, 480U,
+          512U, 576U, 882U, 960U, 1024U, 1152U, 1536U, 2048U, 3072U, 4096U}) {
+        const std::size_t enough = std::max<std::size_t>(leastStale, buffer / 2);
+        std::size_t run = 0;
+        for (std::size_t n = buffer; n < x.size(); ++n) {
+            run = x[n] == x[n - buffer] ? run + 1 : 0;
+            if (run == enough &&
+                rmsAbout(x, n + 1 - run, n + 1 - run, 2 * buffer) >= moves * step) {
+                return found(n + 1 - run, n + 1, true);
+            }
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
+std::optional<Stale>
+staleIn(const std::vector<double>& channel, const signal::Sweep& sweep, double latency) {
+    for (int r = 0; r < sweep.repeats; ++r) {
+        const double place = static_cast<double>(sweep.startOf(r)) + latency * sweep.rate;
+        const auto from = static_cast<std::size_t>(std::max(place, 0.0));
+        if (from >= channel.size()) {
+            break;
+        }
+        const std::size_t count = std::min(sweep.samples, channel.size() - from);
+        if (auto stale = staleWithin(std::span(channel).subspan(from, count), sweep)) {
+            stale->time += static_cast<double>(from) / sweep.rate;
+            return stale;
+        }
+    }
+    return std::nullopt;
+}
+
 } // namespace yf::measure

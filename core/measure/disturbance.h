@@ -30,4 +30,20 @@ struct Hum {
 [[nodiscard]] std::optional<double>
 eventIn(const std::vector<double>& channel, const signal::Sweep& sweep, double latency);
 
+/// A stretch of the answer that holds nothing new: a buffer of zeros, or the one before once more.
+struct Stale {
+    int samples{};
+    double time{}; ///< s into the channel
+    bool again{};  ///< the samples before it once more; else one value
+};
+
+/// The first such stretch within the sweeps' answers, `latency` s late.
+///
+/// One value for half a period of what is played there, and 48 samples at least: neither an
+/// overload nor rounding holds it so long where the channel moves by 8 of its own steps and more.
+/// The samples of a usual buffer's length (32 to 4096) before it, exactly, for half a buffer, where
+/// it moves by 100 steps: a sweep is never the same twice.
+[[nodiscard]] std::optional<Stale>
+staleIn(const std::vector<double>& channel, const signal::Sweep& sweep, double latency);
+
 } // namespace yf::measure

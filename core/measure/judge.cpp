@@ -33,8 +33,10 @@ struct FaultEntry {
 constexpr std::array<FaultEntry, faultCount> faults{{{"no_signal", true},
                                                      {"channels_swapped", true},
                                                      {"reference_missing", true},
+                                                     {"cut_short", true},
                                                      {"clipped", true},
                                                      {"dropout", true},
+                                                     {"clocks_apart", true},
                                                      {"too_low", true},
                                                      {"noisy", true},
                                                      {"event", false},
@@ -83,13 +85,15 @@ double bandSum(const std::vector<double>& power, std::size_t first, std::size_t 
 
 const double thirdSide = std::pow(10.0, 0.05);
 
-/// Silence to learn the noise from: before the first sweep, else the end of the last repeat.
-std::span<const double> silenceOf(const std::vector<double>& channel, const Sweep& sweep) {
+/// Silence to learn the noise from: before the first sweep, else the end of the last repeat. The
+/// first `missing` samples were never recorded.
+std::span<const double>
+silenceOf(const std::vector<double>& channel, const Sweep& sweep, std::size_t missing) {
     const std::span all(channel);
     constexpr double least = 0.1; // s
     const auto enough = static_cast<std::size_t>(least * sweep.rate);
-    if (sweep.before >= enough) {
-        return all.first(std::min(sweep.before, all.size()));
+    if (sweep.before >= enough + missing) {
+        return all.first(std::min(sweep.before, all.size())).subspan(std::min(missing, all.size()));
     }
     const std::size_t half = sweep.after / 2;
     if (half >= enough && all.size() >= sweep.total()) {
@@ -172,6 +176,51 @@ constexpr double noisyBelow = 20.0;    // dB
 constexpr double ownBand = 10.0;       // dB below the device's own maximum
 constexpr double tooLowPeak = -50.0;   // dB re full scale
 
+/// Where the answer to the first sweep begins, in samples after its place in the layout, up to 3 s
+/// to either side: the highest sum over the repeats of the correlation with the sweep.
+std::ptrdiff_t placeOf(const std::vector<double>& channel, const Sweep& sweep) {
+    constexpr double reach = 3.2; // s
+    const std::vector<double> played = signal::samplesOf(sweep);
+    const std::size_t length = signal::goodLength(channel.size() + played.size());
+    Spectrum heard = signal::transform(channel, length);
+    const Spectrum known = signal::transform(played, length);
+    for (std::size_t k = 0; k < heard.size(); ++k) {
+        heard[k] *= std::conj(known[k]);
+    }
+    const std::vector<double> c = signal::transformBack(heard, length);
+    const auto most = static_cast<std::ptrdiff_t>(reach * sweep.rate);
+    const auto size = static_cast<std::ptrdiff_t>(length);
+    std::ptrdiff_t best = 0;
+    double highest = -1.0;
+    for (std::ptrdiff_t at = -most; at <= most; ++at) {
+        double sum = 0.0;
+        for (int r = 0; r < sweep.repeats; ++r) {
+            const std::ptrdiff_t n = static_cast<std::ptrdiff_t>(sweep.startOf(r)) + at;
+            // Behind the data nothing can have answered; before them only the end of a sweep.
+            if (n < static_cast<std::ptrdiff_t>(channel.size()) &&
+                n > -static_cast<std::ptrdiff_t>(played.size())) {
+                sum += std::abs(c[static_cast<std::size_t>((n + size) % size)]);
+            }
+        }
+        if (sum > highest) {
+            highest = sum;
+            best = at;
+        }
+    }
+    return best;
+}
+
+/// The channel from `offset` samples on; before its beginning there is silence.
+std::vector<double> from(const std::vector<double>& channel, std::ptrdiff_t offset) {
+    if (offset <= 0) {
+        std::vector<double> padded(static_cast<std::size_t>(-offset), 0.0);
+        padded.insert(padded.end(), channel.begin(), channel.end());
+        return padded;
+    }
+    const auto cut = std::min(offset, static_cast<std::ptrdiff_t>(channel.size()));
+    return {channel.begin() + cut, channel.end()};
+}
+
 class Examination {
 public:
     Examination(const Recording& recording, const Sweep& sweep)
@@ -180,6 +229,7 @@ public:
     Examined run(bool lossFlagged) {
         e_.referenced = !recording_.reference.empty();
         e_.spectra = signal::transformRepeats(recording_, sweep_);
+        findAnswer();
         levels();
         if (peak(recording_.measured) == 0.0) {
             e_.measured = signal::mean(e_.spectra.measured);
@@ -208,9 +258,72 @@ private:
         }
     }
 
+    /// The layout says where the answer is; a recorder that was started early or late, or a slow
+    /// device, puts it elsewhere.
+    void findAnswer() {
+        const bool byReference = e_.referenced && dB(peak(recording_.reference)) >= missingPeak;
+        const std::vector<double>& channel =
+            byReference ? recording_.reference : recording_.measured;
+        if (peak(channel) == 0.0) {
+            return;
+        }
+        const Spectrum& heard =
+            byReference ? e_.spectra.reference.front() : e_.spectra.measured.front();
+        const double latency = peakDelay(heard, e_.spectra, sweep_);
+        const double after = static_cast<double>(sweep_.after) / sweep_.rate;
+        constexpr double early = -0.02; // s: a band's lower edge rings before its time
+        const double late = 0.25 * after;
+        // Noise has a highest sample somewhere too: only a clear answer needs no search.
+        const bool there = clearness(heard) >= 2.0 * leastCrest;
+        std::ptrdiff_t place = std::lround(latency * sweep_.rate);
+        const auto recorded = static_cast<std::ptrdiff_t>(channel.size());
+        if (!there || latency <= early || latency >= late) {
+            place = placeOf(channel, sweep_);
+            const double found = static_cast<double>(place) / sweep_.rate;
+            if (found <= early || found >= late) {
+                // A slow onset begins before its peak.
+                shift(place - std::lround(std::min(0.05, 0.1 * after) * sweep_.rate));
+            }
+        }
+        const Spectrum& now =
+            byReference ? e_.spectra.reference.front() : e_.spectra.measured.front();
+        const auto begin = static_cast<std::ptrdiff_t>(sweep_.startOf(0)) + place;
+        const auto end =
+            static_cast<std::ptrdiff_t>(sweep_.startOf(sweep_.repeats - 1) + sweep_.samples) +
+            place;
+        // The end of a sweep that may be missing: the highest twelfth of an octave.
+        const auto spare =
+            std::lround((sweep_.duration - sweep_.timeOf(sweep_.end / 1.06)) * sweep_.rate);
+        constexpr double ringing = 0.02; // s by which a correlation may be early
+        const std::ptrdiff_t first = -std::lround(ringing * sweep_.rate);
+        if (answers(now) && (begin < first || end > recorded + spare)) {
+            add(Fault::cutShort);
+        }
+    }
+
+    void shift(std::ptrdiff_t offset) {
+        e_.offset = offset;
+        missing_ = offset < 0 ? static_cast<std::size_t>(-offset) : 0;
+        recording_.measured = from(recording_.measured, offset);
+        if (e_.referenced) {
+            recording_.reference = from(recording_.reference, offset);
+        }
+        e_.spectra = signal::transformRepeats(recording_, sweep_);
+    }
+
+    /// Crest of the impulse response by the played sweep.
+    [[nodiscard]] double clearness(const Spectrum& heard) const {
+        return crest(signal::linearResponse(heard, e_.spectra.sweep, e_.spectra, sweep_),
+                     e_.spectra.length);
+    }
+
+    [[nodiscard]] bool answers(const Spectrum& heard) const {
+        return clearness(heard) >= leastCrest;
+    }
+
     void levels() {
         e_.verdict.peak = dB(peak(recording_.measured));
-        e_.verdict.noise = dB(rms(silenceOf(recording_.measured, sweep_)));
+        e_.verdict.noise = dB(rms(silenceOf(recording_.measured, sweep_, missing_)));
         if (e_.verdict.peak < tooLowPeak) {
             add(Fault::tooLow);
         }
@@ -264,7 +377,7 @@ private:
     /// is there to tell.
     [[nodiscard]] double roughSignalToNoise() {
         const auto noise =
-            noiseFromSilence(silenceOf(recording_.measured, sweep_), e_.spectra, sweep_);
+            noiseFromSilence(silenceOf(recording_.measured, sweep_, missing_), e_.spectra, sweep_);
         constexpr double unknown = 100.0;
         if (noise.empty()) {
             return unknown;
@@ -294,27 +407,58 @@ private:
         // A channel that holds no answer has no arrivals.
         const Spectrum& heard =
             seen.reference.empty() ? seen.measured.front() : seen.reference.front();
-        const bool answers = crest(signal::linearResponse(heard, seen.sweep, seen, sweep_),
-                                   seen.length) >= leastCrest;
-        if (answers && found.dropout) {
+        const bool heardIt = answers(heard);
+        if (heardIt) {
+            e_.verdict.stale = staleIn(recording_.measured, sweep_, e_.latency);
+            if (e_.verdict.stale) {
+                add(Fault::dropout);
+                return;
+            }
+        }
+        if (heardIt && found.dropout) {
             e_.verdict.dropout = found.dropout;
             add(Fault::dropout);
         } else if (lossFlagged) {
             e_.verdict.dropout = Dropout{};
             add(Fault::dropout);
         }
-        if (answers && !found.dropout && found.drift != 0.0) {
-            e_.verdict.clockDrift = found.drift;
-            add(Fault::clockDrift);
-            Recording onOneClock{.rate = recording_.rate,
-                                 .measured =
-                                     signal::resampled(recording_.measured, 1.0 + found.drift)};
-            if (e_.referenced) {
-                onOneClock.reference = signal::resampled(recording_.reference, 1.0 + found.drift);
-            }
-            e_.spectra = signal::transformRepeats(onOneClock, sweep_);
-            corrected_ = std::move(onOneClock);
+        if (heardIt && !found.dropout && found.drift != 0.0) {
+            onOneClock(found.drift, sweep_.repeats < 2);
         }
+    }
+
+    /// Takes a drift out, unless it is none that a clock has, or repeats agree less without it.
+    void onOneClock(double drift, bool byReference) {
+        e_.verdict.driftByReference = byReference;
+        if (std::abs(drift) > mostDrift) {
+            e_.verdict.clockDrift = drift;
+            add(Fault::clocksApart);
+            return;
+        }
+        Recording corrected{.rate = recording_.rate,
+                            .measured = signal::resampled(recording_.measured, 1.0 + drift)};
+        if (e_.referenced) {
+            corrected.reference = signal::resampled(recording_.reference, 1.0 + drift);
+        }
+        RepeatSpectra spectra = signal::transformRepeats(corrected, sweep_);
+        if (!byReference && apart(spectra.measured) >= apart(e_.spectra.measured)) {
+            return;
+        }
+        e_.verdict.clockDrift = drift;
+        add(Fault::clockDrift);
+        e_.spectra = std::move(spectra);
+        corrected_ = std::move(corrected);
+    }
+
+    /// How much repeats differ from the first.
+    static double apart(const std::vector<Spectrum>& repeats) {
+        double sum = 0.0;
+        for (std::size_t r = 1; r < repeats.size(); ++r) {
+            for (std::size_t k = 0; k < repeats[r].size(); ++k) {
+                sum += std::norm(repeats[r][k] - repeats.front()[k]);
+            }
+        }
+        return sum;
     }
 
     [[nodiscard]] const Recording& heard() const { return corrected_ ? *corrected_ : recording_; }
@@ -351,7 +495,8 @@ private:
         if (repeats.size() >= 2) {
             e_.noise = noiseFromRepeats(repeats, e_.measured);
         } else {
-            e_.noise = noiseFromSilence(silenceOf(heard().measured, sweep_), e_.spectra, sweep_);
+            e_.noise =
+                noiseFromSilence(silenceOf(heard().measured, sweep_, missing_), e_.spectra, sweep_);
         }
         // Judged by the played sweep: a missing or silent reference has no say in what was heard.
         const Spectrum answer =
@@ -406,7 +551,7 @@ private:
     }
 
     void hum() {
-        const auto silence = silenceOf(recording_.measured, sweep_);
+        const auto silence = silenceOf(recording_.measured, sweep_, missing_);
         const auto found = humIn(silence, recording_.rate);
         constexpr double quiet = -90.0;    // dB re full scale
         constexpr double underPeak = 70.0; // dB
@@ -418,8 +563,9 @@ private:
         }
     }
 
-    const Recording& recording_;
+    Recording recording_; ///< from where the answer is on
     const Sweep& sweep_;
+    std::size_t missing_{}; ///< samples before the recording's beginning
     std::optional<Recording> corrected_;
     Examined e_;
 };
@@ -501,6 +647,18 @@ Words sentenceOf(Fault fault, const Verdict& v) {
                               "The microphone's input is overloaded: lower its gain by 6 dB and "
                               "repeat.");
     case Fault::dropout:
+        if (v.stale) {
+            return v.stale->again
+                       ? say(YF_WORDS("core",
+                                      "The sound system gave samples twice at %1 s: choose a "
+                                      "larger buffer, close other programs, and repeat."),
+                             text::printFixed(v.stale->time, 2))
+                       : say(YF_WORDS("core",
+                                      "The sound system gave %1 empty samples at %2 s: choose a "
+                                      "larger buffer, close other programs, and repeat."),
+                             std::to_string(v.stale->samples),
+                             text::printFixed(v.stale->time, 2));
+        }
         if (!v.dropout || v.dropout->samples == 0) {
             return YF_WORDS("core",
                             "The sound system reported lost samples: choose a larger buffer, close "
@@ -538,11 +696,27 @@ Words sentenceOf(Fault fault, const Verdict& v) {
         }
         return say(YF_WORDS("core", "Repeat %1 was disturbed and left out."), which);
     }
-    case Fault::clockDrift:
-        return say(
-            YF_WORDS("core",
-                     "Two clocks, %1 ppm apart: corrected. One interface for both is better."),
-            text::printFixed(std::abs(v.clockDrift) * 1e6, 1));
+    case Fault::cutShort:
+        return YF_WORDS("core",
+                        "The recording holds only a part of the sweep: start it before the sweep "
+                        "is played, and stop it after.");
+    case Fault::clocksApart:
+        return say(YF_WORDS("core",
+                            "Two clocks seem to be %1 ppm apart, more than is corrected: choose "
+                            "the same sample rate for both devices, or one interface for both."),
+                   text::printFixed(std::abs(v.clockDrift) * 1e6, 0));
+    case Fault::clockDrift: {
+        const std::string ppm = text::printFixed(std::abs(v.clockDrift) * 1e6, 1);
+        return v.driftByReference
+                   ? say(YF_WORDS("core",
+                                  "Two clocks, %1 ppm apart by the reference: corrected. One "
+                                  "interface for both is better."),
+                         ppm)
+                   : say(YF_WORDS("core",
+                                  "Two clocks, %1 ppm apart by the repeats: corrected. One "
+                                  "interface for both is better."),
+                         ppm);
+    }
     case Fault::hum:
         return say(YF_WORDS("core",
                             "%1 Hz hum at %2: check for an earth loop and the microphone's cable."),

@@ -17,9 +17,12 @@ namespace {
 
 /// Arrival of the timing burst, s after its own nominal start: as late as the sweep would be
 /// from the loudspeaker that played the burst.
-double burstZero(const signal::Recording& recording, const signal::Sweep& sweep) {
+double
+burstZero(const signal::Recording& recording, const signal::Sweep& sweep, std::ptrdiff_t offset) {
     const std::vector<double> mark = signal::burst(sweep.rate, 1.0);
-    const std::size_t from = std::min(sweep.before, recording.measured.size());
+    const auto begins = static_cast<std::ptrdiff_t>(sweep.before) + offset;
+    const std::size_t from = std::min(static_cast<std::size_t>(std::max<std::ptrdiff_t>(begins, 0)),
+                                      recording.measured.size());
     const std::size_t count = std::min(sweep.lead, recording.measured.size() - from);
     if (count == 0) {
         return 0.0;
@@ -105,12 +108,14 @@ signal::Impulse impulseOf(const Examined& e,
                           const signal::Sweep& sweep,
                           double before,
                           double after) {
-    const double shift =
-        sweep.lead > 0 && !referenceSetsTime(e) ? burstZero(recording, sweep) : 0.0;
+    const bool byBurst = sweep.lead > 0 && !referenceSetsTime(e);
+    const double shift = byBurst ? burstZero(recording, sweep, e.offset) : 0.0;
     constexpr double least = 0.02; // s: the band's lower edge rings before time zero
     signal::Impulse impulse = signal::impulseOf(
         e.response, e.spectra.length, sweep.rate, std::max(before - shift, least), after + shift);
     impulse.timeZero += shift;
+    // Only where nothing but the layout sets the time does an answer's place count.
+    impulse.timeZero -= byBurst || referenceSetsTime(e) ? 0.0 : e.placed();
     return impulse;
 }
 

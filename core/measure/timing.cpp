@@ -65,6 +65,7 @@ struct Line {
     double start{};
     double slope{};
     double cost{};
+    double u{}; ///< standard uncertainty of the slope
 };
 
 double deviation(const std::vector<double>& values, double level) {
@@ -91,6 +92,18 @@ Line lineThrough(const std::vector<Arrival>& points) {
     }
     line.start = median(rest);
     line.cost = deviation(rest, line.start);
+    double middle = 0.0;
+    for (const Arrival& p : points) {
+        middle += p.time / static_cast<double>(points.size());
+    }
+    double spread = 0.0;
+    for (const Arrival& p : points) {
+        spread += (p.time - middle) * (p.time - middle);
+    }
+    // Mean deviation to standard deviation of a normal one; bands a twelfth apart share half.
+    constexpr double normal = 1.2533;
+    constexpr double shared = std::numbers::sqrt2;
+    line.u = normal * shared * line.cost / static_cast<double>(points.size()) / std::sqrt(spread);
     return line;
 }
 
@@ -315,15 +328,18 @@ TimingFound timing(const RepeatSpectra& spectra, const Sweep& sweep) {
                 return found;
             }
         }
+        if (std::abs(drift) > mostDrift && repeats == 2 && !referenced) {
+            // One step says no more than that something is missing.
+            found.dropout = Dropout{static_cast<int>(std::lround(-shifts.back() * sweep.rate)),
+                                    static_cast<double>(sweep.startOf(1)) / sweep.rate};
+            return found;
+        }
         found.drift = std::abs(drift) > worth ? drift : 0.0;
         return found;
     }
-    constexpr double leastOctaves = 6.0;
-    // Tails of the minimum phase of a band-limited driver imitate as much.
-    constexpr double leastUnreferencedDrift = 150e-6;
-    const bool believed = referenced || (std::log2(band.to / band.from) > leastOctaves &&
-                                         std::abs(line.slope) > leastUnreferencedDrift);
-    found.drift = believed && std::abs(line.slope) > worth ? line.slope : 0.0;
+    constexpr double significant = 4.0;
+    const bool told = referenced && std::abs(line.slope) > std::max(worth, significant * line.u);
+    found.drift = told ? line.slope : 0.0;
     return found;
 }
 

@@ -64,6 +64,9 @@ Outcome badTake(int n) {
     if (fault == Fault::clockDrift && !referenced) {
         d.plan.repeats = std::max(d.plan.repeats, 2); // the only witness
     }
+    if (fault == Fault::clocksApart && !referenced) {
+        d.plan.repeats = std::max(d.plan.repeats, 3); // one step could be lost samples
+    }
     const auto sweep = signal::makeSweep(d.plan).value();
     sim::Chain chain = ordinary(random, n);
     Outcome o{.fault = fault, .device = d.kind, .referenced = referenced, .repeats = sweep.repeats};
@@ -85,6 +88,9 @@ Outcome badTake(int n) {
     case Fault::clockDrift:
         chain.clockDrift = (20e-6 + 150e-6 * random.uniform()) * (n % 2 == 0 ? 1.0 : -1.0);
         o.asked = chain.clockDrift;
+        break;
+    case Fault::clocksApart:
+        chain.clockDrift = (400e-6 + 500e-6 * random.uniform()) * (n % 2 == 0 ? 1.0 : -1.0);
         break;
     case Fault::dropout: {
         chain.dropoutSamples = static_cast<int>(32 + 1500 * random.uniform());
@@ -111,6 +117,12 @@ Outcome badTake(int n) {
         }
         break;
     }
+    case Fault::cutShort:
+        recording.measured.resize(sweep.startOf(sweep.repeats - 1) + sweep.samples * 2 / 3);
+        if (referenced) {
+            recording.reference.resize(recording.measured.size());
+        }
+        break;
     case Fault::channelsSwapped:
         std::swap(recording.measured, recording.reference);
         break;
