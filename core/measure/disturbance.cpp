@@ -53,6 +53,7 @@ std::optional<Hum> humIn(std::span<const double> silence, double rate) {
     std::optional<Hum> best;
     for (const double mains : {50.0, 60.0}) {
         int lines = 0;
+        bool clear = false;
         double sum = 0.0;
         for (int m = 1; m <= 8; ++m) {
             const auto at = static_cast<std::ptrdiff_t>(std::lround(m * mains / width));
@@ -78,11 +79,16 @@ std::optional<Hum> humIn(std::span<const double> silence, double rate) {
                 ++lines;
                 sum += line;
             }
+            // One line alone, too: noise comes so high once in a million times.
+            constexpr double farAbove = 60.0;
+            constexpr int mostAlone = 3;
+            clear = clear || (m <= mostAlone && power[static_cast<std::size_t>(at)] == highest &&
+                              highest > farAbove * medianOf(around) && highest > 0.0);
         }
         // Σ|X|² of a Hann-windowed sine of rms 1 over its three bins: 3/8·N²/2.
         const double count = static_cast<double>(silence.size());
         const double amplitude = std::sqrt(sum / (3.0 / 16.0 * count * count));
-        if (lines >= 2 && (!best || amplitude > best->amplitude)) {
+        if ((lines >= 2 || clear) && (!best || amplitude > best->amplitude)) {
             best = Hum{mains, amplitude};
         }
     }

@@ -518,6 +518,11 @@ private:
         const bool silent = crest(answer, e_.spectra.length) < leastCrest;
         if (silent || (!ratios.empty() && best < noSignalBelow)) {
             add(Fault::noSignal);
+            // Where nothing answers nothing can be lost, cut or late.
+            std::erase_if(e_.verdict.faults, [](Fault fault) {
+                return fault == Fault::dropout || fault == Fault::cutShort ||
+                       fault == Fault::clocksApart || fault == Fault::clockDrift;
+            });
         }
         if (!ratios.empty()) {
             const auto middle = ratios.begin() + static_cast<std::ptrdiff_t>(ratios.size() / 2);

@@ -133,9 +133,9 @@ std::optional<Reflection> firstReflection(const Impulse& impulse, double arrival
     for (std::size_t k = 0; k < W.size(); ++k) {
         ratio[k] = W[k] * std::conj(D[k]) / (std::norm(D[k]) + floor * most);
     }
-    auto train = transformBack(ratio, length);
-    train.resize(whole.size());
-    const std::vector<double> size = envelope(train);
+    // Cut after the envelope: a Hilbert transform goes round, and the end stands beside the start.
+    std::vector<double> size = envelope(transformBack(ratio, length));
+    size.resize(whole.size());
     const double reference = size.front();
     const auto from = static_cast<std::size_t>(std::ceil(direct * impulse.rate));
     std::vector<double> late(size.begin() + static_cast<std::ptrdiff_t>(size.size() / 2),

@@ -292,4 +292,39 @@ TEST(RealRoom, emptyAndRepeatedBuffersSpoilATake) {
     EXPECT_GE(told, cases - 3);
 }
 
+TEST(RealRoom, oneLineOfHumAloneIsTold) {
+    const auto sweep = sweepOf(1);
+    for (const double f : {50.0, 60.0, 100.0, 120.0}) {
+        for (const unsigned n : {1U, 2U, 3U}) {
+            auto room = worlds::drawnRoom(900U + n);
+            room.bench.noise = -80.0;
+            auto recording = recorded(room, sweep);
+            const double peak = std::ranges::max(recording.measured);
+            for (std::size_t k = 0; k < recording.measured.size(); ++k) {
+                recording.measured[k] +=
+                    0.03 * peak * std::sin(6.2831853 * f * static_cast<double>(k) / rate + n);
+            }
+            const auto verdict = measure::examine(recording, sweep).verdict;
+            EXPECT_TRUE(verdict.has(Fault::hum)) << f << " Hz, room " << n;
+        }
+    }
+}
+
+TEST(RealRoom, aCardThatHearsNothingIsToldNothingElse) {
+    const auto sweep = sweepOf(3);
+    worlds::Draws draws(4, 4);
+    for (int n = 0; n < 8; ++n) {
+        signal::Recording recording{.rate = rate, .measured = std::vector<double>(sweep.total())};
+        for (double& v : recording.measured) {
+            v = draws.chance(0.01 * n) ? 1.0 / 32768.0 : 0.0;
+        }
+        const auto verdict = measure::examine(recording, sweep).verdict;
+        ASSERT_FALSE(verdict.faults.empty()) << n;
+        EXPECT_TRUE(verdict.has(Fault::noSignal)) << n;
+        EXPECT_FALSE(verdict.has(Fault::dropout) || verdict.has(Fault::cutShort) ||
+                     verdict.has(Fault::clockDrift) || verdict.has(Fault::clocksApart))
+            << n << ": " << faultsOf(verdict);
+    }
+}
+
 } // namespace yf::test

@@ -219,6 +219,26 @@ TEST(FirstReflection, isFoundAndNoneIsInvented) {
 
 // A decaying tone, at every rate that a file may have; below 8,334 Hz nothing lay ahead of a
 // sample.
+// A Hilbert transform goes round: the direct sound came back as a reflection at the last samples,
+// at any rate. Pulses of a resonance, nothing behind them.
+TEST(FirstReflection, theDirectSoundIsNoneAtTheEndOfTheData) {
+    for (const double fs : {8000.0, 11025.0, 16000.0, 44100.0, 48000.0}) {
+        for (const double f : {300.0, 2500.0}) {
+            for (const std::size_t size : {300U, 2000U, 5000U}) {
+                signal::Impulse impulse{.samples = std::vector<double>(size), .rate = fs};
+                constexpr std::size_t at = 40;
+                for (std::size_t n = at; n < size; ++n) {
+                    const double t = static_cast<double>(n - at) / fs;
+                    impulse.samples[n] = std::exp(-t / 0.0008) * std::cos(6.2831853 * f * t);
+                }
+                const auto found = signal::firstReflection(impulse, static_cast<double>(at) / fs);
+                EXPECT_FALSE(found)
+                    << fs << " Hz, " << size << ": " << (found ? found->after : 0.0);
+            }
+        }
+    }
+}
+
 TEST(FirstReflection, asksForNoSampleThatIsNotThere) {
     for (const double low : {1000.0, 2000.0, 8000.0, 8333.0, 11025.0, 22050.0, 768000.0}) {
         Impulse impulse{std::vector<double>(static_cast<std::size_t>(0.2 * low)), low, 0.01};
