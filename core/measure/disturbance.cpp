@@ -278,12 +278,21 @@ std::optional<Stale> staleWithin(std::span<const double> x, const signal::Sweep&
          {32U,  48U,  64U,  96U,  128U,  192U,  240U,  256U,  384U,  441U, 480U,
           512U, 576U, 882U, 960U, 1024U, 1152U, 1536U, 2048U, 3072U, 4096U}) {
         const std::size_t enough = std::max<std::size_t>(leastStale, buffer / 2);
-        std::size_t run = 0;
-        for (std::size_t n = buffer; n < x.size(); ++n) {
-            run = x[n] == x[n - buffer] ? run + 1 : 0;
-            if (run == enough &&
-                rmsAbout(x, n + 1 - run, n + 1 - run, 2 * buffer) >= moves * step) {
-                return found(n + 1 - run, n + 1, true);
+        const auto alike = [&](std::size_t n) { return x[n] == x[n - buffer]; };
+        // Every run of that length passes one of these places.
+        for (std::size_t n = buffer + leastStale / 2; n < x.size(); n += leastStale / 2) {
+            if (!alike(n)) {
+                continue;
+            }
+            std::size_t first = n;
+            while (first > buffer && alike(first - 1)) {
+                --first;
+            }
+            while (n < x.size() && alike(n)) {
+                ++n;
+            }
+            if (n - first >= enough && rmsAbout(x, first, first, 2 * buffer) >= moves * step) {
+                return found(first, n, true);
             }
         }
     }

@@ -248,10 +248,24 @@ public:
         clipping();
         hum();
         std::ranges::sort(e_.verdict.faults);
+        tellFromItsBeginning();
         return std::move(e_);
     }
 
 private:
+    /// Times are told of the recording as it is.
+    void tellFromItsBeginning() {
+        if (e_.verdict.dropout) {
+            e_.verdict.dropout->time += e_.placed();
+        }
+        if (e_.verdict.stale) {
+            e_.verdict.stale->time += e_.placed();
+        }
+        if (e_.verdict.eventTime) {
+            *e_.verdict.eventTime += e_.placed();
+        }
+    }
+
     void add(Fault fault) {
         if (!e_.verdict.has(fault)) {
             e_.verdict.faults.push_back(fault);
@@ -269,12 +283,13 @@ private:
         }
         const Spectrum& heard =
             byReference ? e_.spectra.reference.front() : e_.spectra.measured.front();
-        const double latency = peakDelay(heard, e_.spectra, sweep_);
+        const auto [latency, clear] = answerOf(heard);
         const double after = static_cast<double>(sweep_.after) / sweep_.rate;
         constexpr double early = -0.02; // s: a band's lower edge rings before its time
         const double late = 0.25 * after;
         // Noise has a highest sample somewhere too: only a clear answer needs no search.
-        const bool there = clearness(heard) >= 2.0 * leastCrest;
+        const bool there = clear >= 2.0 * leastCrest;
+        sure_ = there && byReference == e_.referenced;
         std::ptrdiff_t place = std::lround(latency * sweep_.rate);
         const auto recorded = static_cast<std::ptrdiff_t>(channel.size());
         if (!there || latency <= early || latency >= late) {
@@ -296,7 +311,7 @@ private:
             std::lround((sweep_.duration - sweep_.timeOf(sweep_.end / 1.06)) * sweep_.rate);
         constexpr double ringing = 0.02; // s by which a correlation may be early
         const std::ptrdiff_t first = -std::lround(ringing * sweep_.rate);
-        if (answers(now) && (begin < first || end > recorded + spare)) {
+        if ((begin < first || end > recorded + spare) && answers(now)) {
             add(Fault::cutShort);
         }
     }
@@ -311,14 +326,26 @@ private:
         e_.spectra = signal::transformRepeats(recording_, sweep_);
     }
 
-    /// Crest of the impulse response by the played sweep.
-    [[nodiscard]] double clearness(const Spectrum& heard) const {
-        return crest(signal::linearResponse(heard, e_.spectra.sweep, e_.spectra, sweep_),
-                     e_.spectra.length);
+    /// Of the impulse response by the played sweep.
+    struct Answer {
+        double delay{}; ///< s, of its highest sample
+        double crest{};
+    };
+
+    [[nodiscard]] Answer answerOf(const Spectrum& heard) const {
+        const Spectrum response =
+            signal::linearResponse(heard, e_.spectra.sweep, e_.spectra, sweep_);
+        const auto h = signal::transformBack(response, e_.spectra.length);
+        const auto top = static_cast<std::ptrdiff_t>(
+            std::ranges::max_element(h, {}, [](double v) { return std::abs(v); }) - h.begin());
+        const auto length = static_cast<std::ptrdiff_t>(h.size());
+        const double size = rms(h);
+        return {static_cast<double>(top > length / 2 ? top - length : top) / sweep_.rate,
+                size > 0.0 ? std::abs(h[static_cast<std::size_t>(top)]) / size : 0.0};
     }
 
     [[nodiscard]] bool answers(const Spectrum& heard) const {
-        return clearness(heard) >= leastCrest;
+        return answerOf(heard).crest >= leastCrest;
     }
 
     void levels() {
@@ -407,7 +434,9 @@ private:
         // A channel that holds no answer has no arrivals.
         const Spectrum& heard =
             seen.reference.empty() ? seen.measured.front() : seen.reference.front();
-        const bool heardIt = answers(heard);
+        const bool known = sure_ && seen.reference.empty() == e_.spectra.reference.empty() &&
+                           !e_.verdict.has(Fault::channelsSwapped);
+        const bool heardIt = known || answers(heard);
         if (heardIt) {
             e_.verdict.stale = staleIn(recording_.measured, sweep_, e_.latency);
             if (e_.verdict.stale) {
@@ -515,9 +544,14 @@ private:
                 }
             }
         }
-        const bool silent = crest(answer, e_.spectra.length) < leastCrest;
-        if (silent || (!ratios.empty() && best < noSignalBelow)) {
+        const double clear = crest(answer, e_.spectra.length);
+        // Repeats on clocks that are too far apart differ by that, not by noise.
+        const bool unheard =
+            !ratios.empty() && best < noSignalBelow && !e_.verdict.has(Fault::clocksApart);
+        if (clear < leastCrest || unheard) {
             add(Fault::noSignal);
+        }
+        if (e_.verdict.has(Fault::noSignal) && clear < 2.0 * leastCrest) {
             // Where nothing answers nothing can be lost, cut or late.
             std::erase_if(e_.verdict.faults, [](Fault fault) {
                 return fault == Fault::dropout || fault == Fault::cutShort ||
@@ -571,6 +605,7 @@ private:
     Recording recording_; ///< from where the answer is on
     const Sweep& sweep_;
     std::size_t missing_{}; ///< samples before the recording's beginning
+    bool sure_{};           ///< the channel that tells time answers clearly by the layout
     std::optional<Recording> corrected_;
     Examined e_;
 };

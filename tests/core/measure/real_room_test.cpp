@@ -292,6 +292,19 @@ TEST(RealRoom, emptyAndRepeatedBuffersSpoilATake) {
     EXPECT_GE(told, cases - 3);
 }
 
+TEST(RealRoom, timesAreToldFromTheBeginningOfTheRecording) {
+    const auto sweep = sweepOf(1);
+    auto room = worlds::drawnRoom(700);
+    room.bench.latency = 0.8;
+    auto recording = recorded(room, sweep);
+    const double at =
+        0.5 + room.bench.latency + sweep.timeOf(std::sqrt(room.speaker.low * room.speaker.high));
+    std::fill_n(recording.measured.begin() + static_cast<std::ptrdiff_t>(at * rate), 1024, 0.0);
+    const auto verdict = measure::examine(recording, sweep).verdict;
+    ASSERT_TRUE(verdict.stale) << faultsOf(verdict);
+    EXPECT_NEAR(verdict.stale->time, at, 0.01);
+}
+
 TEST(RealRoom, oneLineOfHumAloneIsTold) {
     const auto sweep = sweepOf(1);
     for (const double f : {50.0, 60.0, 100.0, 120.0}) {
