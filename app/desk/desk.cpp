@@ -21,6 +21,9 @@ Desk::Desk(QObject* parent) : QObject(parent) {
 }
 
 Desk::~Desk() {
+    if (trail_) {
+        trail_->over(); // whoever else holds it: this opening has not ended the program
+    }
     remember();
     keepDemoIfChanged();
 }
@@ -101,9 +104,9 @@ void Desk::closeTrail() {
     constexpr int drawn = 500; // ms; layouts follow each other over several turns
     if (trail_ && !pictureStands_) {
         pictureStands_ = true;
-        QTimer::singleShot(drawn, this, [this, trail = trail_] {
-            trail->over();
-            if (trail == trail_) {
+        QTimer::singleShot(drawn, this, [this, opened = trail_.get()] {
+            if (opened == trail_.get()) {
+                trail_->over();
                 evaluator_.guard(trail_->left(), {});
             }
         });
@@ -261,6 +264,9 @@ bool Desk::take(Result<std::unique_ptr<Document>> document, std::shared_ptr<Open
         sight_.cabinet = job.cabinets.front().id;
     }
     keepSightInJob();
+    if (trail_) {
+        trail_->over();
+    }
     trail_ = std::move(trail);
     guardEvaluation();
     submit();

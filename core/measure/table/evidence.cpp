@@ -119,11 +119,7 @@ double ohmScore(const ColumnShape& s) {
     if (s.least >= 1.2 && s.median <= 40.0 && s.most <= 400.0) {
         return 2.5 + restless;
     }
-    if (s.least < 0.3 || s.median > 200.0 || s.most >= 2000.0) {
-        return -2.0 + restless;
-    }
-    constexpr double parallel = 1.5; // Ω; only drivers side by side come below
-    return (s.median < parallel ? -0.5 : 0.5) + restless;
+    return (s.least >= 0.3 && s.median <= 200.0 && s.most < 2000.0 ? 0.5 : -2.0) + restless;
 }
 
 /// A pressure's level must be one that is measured: 60 to 125 dB at its highest.
@@ -163,10 +159,7 @@ double contentScore(Meaning meaning, const ColumnShape& s) {
     case milliohm:
         return s.least >= 1200.0 && s.median <= 40000.0 ? 0.8 : positive ? -3.0 : impossible;
     case decibelOhm:
-        // 2.8 to 100 Ω: drivers; less likely beyond.
-        return s.least >= 9.0 && s.most <= 40.0   ? 1.5
-               : s.least >= 2.0 && s.most <= 52.0 ? 0.5
-                                                  : -6.0;
+        return s.least >= 2.0 && s.most <= 52.0 ? 0.5 : -6.0;
     case pascal:
         return positive ? pressureScore(s.most) : impossible;
     case millipascal:
@@ -365,41 +358,6 @@ double edgedMean(const std::vector<Point>& points, const std::vector<double>& mi
     return sum / static_cast<double>(points.size());
 }
 
-/// Share of what there is to explain that a reading explains; nothing where there is too little.
-std::optional<double> explained(double with, double without) {
-    constexpr double nothingToExplain = 0.995;
-    if (without > nothingToExplain && with > nothingToExplain) {
-        return std::nullopt;
-    }
-    return 1.0 - (1.0 - with) / std::max(1.0 - without, 1.0 - nothingToExplain);
-}
-
-/// The same without edges: a smooth curve turns by about a right angle for each factor of f that it
-/// rises by in one of f (Bode's relation, its weight taken for a point). For what the edges could
-/// explain alone, whatever the sizes are.
-std::optional<double> slopeAgreement(const std::vector<Point>& points) {
-    constexpr double reach = 0.12; // of ln f to each side: what rounded figures can't spoil
-    double with = 0.0;
-    double without = 0.0;
-    std::size_t low = 0;
-    std::size_t high = 0;
-    for (const Point& point : points) {
-        const double here = std::log(point.frequency);
-        while (here - std::log(points[low].frequency) > reach) {
-            ++low;
-        }
-        while (high + 1 < points.size() && std::log(points[high].frequency) - here < reach) {
-            ++high;
-        }
-        const double width = std::log(points[high].frequency / points[low].frequency);
-        const double slope = width > 0.0 ? (points[high].size - points[low].size) / width : 0.0;
-        with += std::cos(point.phase - 0.5 * pi * slope);
-        without += std::cos(point.phase);
-    }
-    const auto count = static_cast<double>(points.size());
-    return explained(with / count, without / count);
-}
-
 } // namespace
 
 std::optional<double> phaseAgreement(std::span<const double> frequencies,
@@ -445,8 +403,11 @@ std::optional<double> phaseAgreement(std::span<const double> frequencies,
     const std::vector<double> zero(points.size(), 0.0);
     const double with = impedance ? edgedMean(points, minimum) : bestMean(points, minimum);
     const double without = impedance ? edgedMean(points, zero) : bestMean(points, zero);
-    const auto share = explained(with, without);
-    return impedance && !share ? slopeAgreement(points) : share;
+    constexpr double nothingToExplain = 0.995;
+    if (without > nothingToExplain && with > nothingToExplain) {
+        return std::nullopt;
+    }
+    return 1.0 - (1.0 - with) / std::max(1.0 - without, 1.0 - nothingToExplain);
 }
 
 } // namespace yf::measure

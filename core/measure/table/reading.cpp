@@ -16,11 +16,6 @@ namespace {
 
 /// Two readings nearer than this are a question.
 constexpr double margin = 1.5;
-/// The same where no name says what is measured and the numbers decide alone. Of 15,744 foreign
-/// tables (measure import-trial) 1.5 left 23 read as something else without a word, this left 4.
-constexpr double numbersMargin = 4.0;
-/// And where a name says what is measured, and nothing in which unit: none of those 4 was left.
-constexpr double unitMargin = 2.5;
 constexpr double sureMargin = 4.0;
 
 /// An agreement that no phase has: said of an impedance that is none.
@@ -410,28 +405,14 @@ private:
         return outcome;
     }
 
-    /// How much better the best has to be.
-    double near(const Reading& best) const {
-        double wanted = margin;
-        for (const CurveColumns& curve : best.curves) {
-            const Heading& heading = columns_[curve.value].heading;
-            const bool open = heading.allowed.size() > 1 && !heading.unit;
-            wanted = std::max(wanted,
-                              best.columns[curve.value].basis == Basis::numbers ? numbersMargin
-                              : open                                            ? unitMargin
-                                                                                : margin);
-        }
-        return wanted;
-    }
-
     std::vector<Reading> rank() {
         std::ranges::stable_sort(readings_, std::greater(), &Reading::score);
         std::vector<Reading> ranked;
         std::vector<std::string> outcomes;
         constexpr std::size_t mostAsked = 4;
         for (const Reading& reading : readings_) {
-            if (!ranked.empty() && (reading.score <= ranked.front().score - near(ranked.front()) ||
-                                    ranked.size() >= mostAsked)) {
+            if (!ranked.empty() &&
+                (reading.score <= ranked.front().score - margin || ranked.size() >= mostAsked)) {
                 break;
             }
             std::string outcome = outcomeOf(reading);
