@@ -105,7 +105,8 @@ void Desk::closeTrail() {
     if (trail_ && !pictureStands_) {
         pictureStands_ = true;
         QTimer::singleShot(drawn, this, [this, opened = trail_.get()] {
-            if (opened == trail_.get()) {
+            // Another try has begun the opening anew.
+            if (opened == trail_.get() && pictureStands_) {
                 trail_->over();
                 evaluator_.guard(trail_->left(), {});
             }
@@ -414,7 +415,9 @@ void Desk::showResult(const std::shared_ptr<const Evaluated>& result) {
         sight_.wholePreview = lookIsWhole_;
     }
     Q_EMIT sightChanged();
-    closeTrail();
+    if (!evaluator_.busy()) {
+        closeTrail();
+    }
     beginMaking();
 }
 

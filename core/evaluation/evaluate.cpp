@@ -47,7 +47,9 @@ void evaluateBoxes(const job::Job& job,
     for (const MissingBox& box : missing) {
         begun.of.push_back(job.cabinets[box.cabinet].id);
     }
-    memory.begin(begun);
+    if (!missing.empty()) {
+        memory.begin(begun);
+    }
     std::vector<BoxResult> made(missing.size());
     std::atomic<std::size_t> next{0};
     const auto work = [&] {

@@ -108,7 +108,9 @@ Deconvolved judged(const DeconvolveRequest& request, const Examined& e) {
                   .humFrequency = v.hum,
                   .humLevel = v.humLevel,
                   .dropoutSamples = v.dropout ? v.dropout->samples : 0,
-                  .dropoutTime = v.dropout ? v.dropout->time : 0.0,
+                  .dropoutTime = v.dropout ? v.dropout->time
+                                 : v.stale ? v.stale->time
+                                           : 0.0,
                   .clockDrift = v.clockDrift,
                   .repeatsUsed = static_cast<int>(e.spectra.measured.size()),
                   .levelReference = request.fullScalePressure ? "spl" : "ratio",

@@ -17,8 +17,7 @@ struct Hum {
 
 /// Looks for lines at multiples 1 … 8 of 50 and 60 Hz in silence: at least two of them twelve
 /// times above the median of the bins 3 to 8 line widths away, or one of the first three sixty
-/// times. Whether it is loud enough to matter
-/// is not said here.
+/// times. Whether it is loud enough to matter is not said here.
 [[nodiscard]] std::optional<Hum> humIn(std::span<const double> silence, double rate);
 
 /// Repeats (from 0) that differ from the median of all by more than 60 times the median block

@@ -283,7 +283,7 @@ private:
         }
         const Spectrum& heard =
             byReference ? e_.spectra.reference.front() : e_.spectra.measured.front();
-        const auto [latency, clear] = answerOf(heard);
+        const auto [latency, clear] = answerOf(heard, e_.spectra, sweep_);
         const double after = static_cast<double>(sweep_.after) / sweep_.rate;
         constexpr double early = -0.02; // s: a band's lower edge rings before its time
         const double late = 0.25 * after;
@@ -302,7 +302,8 @@ private:
         }
         const Spectrum& now =
             byReference ? e_.spectra.reference.front() : e_.spectra.measured.front();
-        const auto begin = static_cast<std::ptrdiff_t>(sweep_.startOf(0)) + place;
+        // A burst before the sweep belongs to it.
+        const auto begin = static_cast<std::ptrdiff_t>(sweep_.before) + place;
         const auto end =
             static_cast<std::ptrdiff_t>(sweep_.startOf(sweep_.repeats - 1) + sweep_.samples) +
             place;
@@ -326,26 +327,8 @@ private:
         e_.spectra = signal::transformRepeats(recording_, sweep_);
     }
 
-    /// Of the impulse response by the played sweep.
-    struct Answer {
-        double delay{}; ///< s, of its highest sample
-        double crest{};
-    };
-
-    [[nodiscard]] Answer answerOf(const Spectrum& heard) const {
-        const Spectrum response =
-            signal::linearResponse(heard, e_.spectra.sweep, e_.spectra, sweep_);
-        const auto h = signal::transformBack(response, e_.spectra.length);
-        const auto top = static_cast<std::ptrdiff_t>(
-            std::ranges::max_element(h, {}, [](double v) { return std::abs(v); }) - h.begin());
-        const auto length = static_cast<std::ptrdiff_t>(h.size());
-        const double size = rms(h);
-        return {static_cast<double>(top > length / 2 ? top - length : top) / sweep_.rate,
-                size > 0.0 ? std::abs(h[static_cast<std::size_t>(top)]) / size : 0.0};
-    }
-
     [[nodiscard]] bool answers(const Spectrum& heard) const {
-        return answerOf(heard).crest >= leastCrest;
+        return answerOf(heard, e_.spectra, sweep_).crest >= leastCrest;
     }
 
     void levels() {
@@ -395,8 +378,8 @@ private:
         const double other = thirdsOf(answer, e_.spectra, full).span();
         constexpr double flatter = 3.0; // dB
         constexpr double later = 3e-4;  // s: 10 cm of air
-        const double lead = peakDelay(e_.spectra.reference.front(), e_.spectra, sweep_) -
-                            peakDelay(e_.spectra.measured.front(), e_.spectra, sweep_);
+        const double lead = answerOf(e_.spectra.reference.front(), e_.spectra, sweep_).delay -
+                            answerOf(e_.spectra.measured.front(), e_.spectra, sweep_).delay;
         return (other > swappedSpan || lead > later) && other > flat + flatter;
     }
 

@@ -252,12 +252,18 @@ Spectrum ratio(const Spectrum& measured,
 
 } // namespace
 
-double peakDelay(const Spectrum& measured, const RepeatSpectra& of, const Sweep& sweep) {
+Answer answerOf(const Spectrum& measured, const RepeatSpectra& of, const Sweep& sweep) {
     const auto h = signal::transformBack(ratio(measured, of.sweep, of, sweep), of.length);
     const auto top = static_cast<std::ptrdiff_t>(
         std::ranges::max_element(h, {}, [](double v) { return std::abs(v); }) - h.begin());
     const auto length = static_cast<std::ptrdiff_t>(of.length);
-    return static_cast<double>(top > length / 2 ? top - length : top) / of.rate;
+    double power = 0.0;
+    for (const double v : h) {
+        power += v * v;
+    }
+    const double size = std::sqrt(power / static_cast<double>(h.size()));
+    return {static_cast<double>(top > length / 2 ? top - length : top) / of.rate,
+            size > 0.0 ? std::abs(h[static_cast<std::size_t>(top)]) / size : 0.0};
 }
 
 TimingFound timing(const RepeatSpectra& spectra, const Sweep& sweep) {
@@ -265,7 +271,7 @@ TimingFound timing(const RepeatSpectra& spectra, const Sweep& sweep) {
     const auto& heard = referenced ? spectra.reference : spectra.measured;
     const std::size_t repeats = heard.size();
     constexpr double lowest = 20.0; // Hz: below it a converter's own high-pass delays
-    TimingFound found{.latency = peakDelay(heard.front(), spectra, sweep)};
+    TimingFound found{.latency = answerOf(heard.front(), spectra, sweep).delay};
     curve::Range band{std::max(sweep.fullFrom(), lowest), sweep.fullTo()};
     const Spectrum first =
         still(ratio(heard.front(), spectra.sweep, spectra, sweep), spectra, found.latency);

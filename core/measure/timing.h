@@ -44,9 +44,14 @@ struct TimingFound {
 /// 100 ppm each (common practice).
 inline constexpr double mostDrift = 300e-6;
 
-/// Seconds of delay at the highest peak of the impulse response of M/X.
-[[nodiscard]] double peakDelay(const signal::Spectrum& measured,
-                               const signal::RepeatSpectra& of,
-                               const signal::Sweep& sweep);
+/// The impulse response of M/X in two figures.
+struct Answer {
+    double delay{}; ///< s, of its highest sample
+    double crest{}; ///< that sample over the rms of all: noise has about 5, an answer far more
+};
+
+[[nodiscard]] Answer answerOf(const signal::Spectrum& measured,
+                              const signal::RepeatSpectra& of,
+                              const signal::Sweep& sweep);
 
 } // namespace yf::measure

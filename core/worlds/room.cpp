@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 #include <complex>
+#include <iterator>
 
 namespace worlds {
 
@@ -231,35 +232,37 @@ double levelOf(const Speaker& speaker, const Bench& bench, double frequency) {
     return 20.0 * std::log10(gain);
 }
 
+namespace {
+
+struct Ends {
+    double from{};
+    double to{};
+};
+
+/// What drivers of a kind do, from small and poor ones to large and good ones.
+struct Kind {
+    Ends low; ///< Hz
+    Ends lowQ;
+    Ends high; ///< Hz
+    int highOrder{};
+};
+
+constexpr Kind kinds[]{{{30.0, 80.0}, {0.4, 1.2}, {800.0, 5000.0}, 2},       // woofer
+                       {{100.0, 400.0}, {0.5, 1.2}, {3000.0, 9000.0}, 2},    // midrange
+                       {{600.0, 2000.0}, {0.5, 1.5}, {15000.0, 20000.0}, 1}, // tweeter
+                       {{35.0, 80.0}, {0.5, 1.0}, {15000.0, 20000.0}, 1}};   // a whole speaker
+
+} // namespace
+
 Case drawnRoom(std::uint64_t seed) {
     Draws draws(seed, 5);
+    const auto spread = [&](const Ends& ends) { return draws.spread(ends.from, ends.to); };
+    const Kind& kind = kinds[draws.below(static_cast<int>(std::size(kinds)))];
     Case c;
-    switch (draws.below(4)) {
-    case 0: // woofer
-        c.speaker = {.low = draws.spread(30.0, 80.0),
-                     .lowQ = draws.spread(0.4, 1.2),
-                     .high = draws.spread(800.0, 5000.0),
-                     .highOrder = 2};
-        break;
-    case 1: // midrange
-        c.speaker = {.low = draws.spread(100.0, 400.0),
-                     .lowQ = draws.spread(0.5, 1.2),
-                     .high = draws.spread(3000.0, 9000.0),
-                     .highOrder = 2};
-        break;
-    case 2: // tweeter
-        c.speaker = {.low = draws.spread(600.0, 2000.0),
-                     .lowQ = draws.spread(0.5, 1.5),
-                     .high = draws.spread(15000.0, 20000.0),
-                     .highOrder = 1};
-        break;
-    default: // a whole speaker
-        c.speaker = {.low = draws.spread(35.0, 80.0),
-                     .lowQ = draws.spread(0.5, 1.0),
-                     .high = draws.spread(15000.0, 20000.0),
-                     .highOrder = 1};
-        break;
-    }
+    c.speaker.low = spread(kind.low);
+    c.speaker.lowQ = spread(kind.lowQ);
+    c.speaker.high = spread(kind.high);
+    c.speaker.highOrder = kind.highOrder;
     if (draws.chance(0.5)) {
         c.speaker.peak = draws.between(2.0, 8.0);
         c.speaker.peakAt = c.speaker.high * draws.between(0.3, 0.8);

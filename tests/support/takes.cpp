@@ -83,4 +83,12 @@ record(const Device& d, const sim::Chain& chain, bool reference, const signal::S
     return recording;
 }
 
+std::string faultsOf(const measure::Verdict& verdict) {
+    std::string all;
+    for (const measure::Fault fault : verdict.faults) {
+        all += std::string(measure::faultName(fault)) + " ";
+    }
+    return all;
+}
+
 } // namespace yf::test

@@ -4,6 +4,7 @@
 #include "core/measure/judge.h"
 #include "core/sim/room.h"
 
+#include <future>
 #include <string>
 #include <vector>
 
@@ -27,5 +28,23 @@ struct Device {
 /// Its recording through a chain with one reflection.
 [[nodiscard]] signal::Recording
 record(const Device& device, const sim::Chain& chain, bool reference, const signal::Sweep& sweep);
+
+/// Codes of what a verdict says, for messages.
+[[nodiscard]] std::string faultsOf(const measure::Verdict& verdict);
+
+/// take(0) to take(count - 1) on two threads: each stands by itself.
+template <class Take>
+auto inTwo(int count, Take&& take) {
+    std::vector<decltype(take(0))> results(static_cast<std::size_t>(count));
+    const auto half = [&](int from) {
+        for (int n = from; n < count; n += 2) {
+            results[static_cast<std::size_t>(n)] = take(n);
+        }
+    };
+    auto other = std::async(std::launch::async, half, 1);
+    half(0);
+    other.get();
+    return results;
+}
 
 } // namespace yf::test

@@ -10,7 +10,6 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
-#include <thread>
 
 namespace yf::test {
 
@@ -165,29 +164,6 @@ Verdict goodTake(int n) {
     return measure::examine(record(d, chain, n % 5 != 2, sweep), sweep).verdict;
 }
 
-std::string told(const Verdict& v) {
-    std::string all;
-    for (const Fault fault : v.faults) {
-        all += std::string(measure::faultName(fault)) + " ";
-    }
-    return all;
-}
-
-/// Both halves of a set on two threads: each take stands by itself.
-template <class Take>
-auto inTwo(int count, Take&& take) {
-    std::vector<decltype(take(0))> results(static_cast<std::size_t>(count));
-    const auto half = [&](int from) {
-        for (int n = from; n < count; n += 2) {
-            results[static_cast<std::size_t>(n)] = take(n);
-        }
-    };
-    std::thread other(half, 1);
-    half(0);
-    other.join();
-    return results;
-}
-
 } // namespace
 
 TEST(Judge, twoHundredBadTakes) {
@@ -206,7 +182,7 @@ TEST(Judge, twoHundredBadTakes) {
                         o.referenced,
                         o.repeats,
                         o.asked,
-                        told(o.verdict).c_str());
+                        faultsOf(o.verdict).c_str());
         }
     }
     for (const auto& [fault, hits] : byFault) {
@@ -227,7 +203,7 @@ TEST(Judge, twoHundredGoodTakes) {
             std::printf("take %zu (%s): %s\n",
                         n,
                         device(23, static_cast<int>(n)).kind.c_str(),
-                        told(verdicts[n]).c_str());
+                        faultsOf(verdicts[n]).c_str());
         }
     }
     EXPECT_LE(wrong, 2) << "at most 1 %";

@@ -6,13 +6,13 @@
 #include "core/measure/response.h"
 #include "core/worlds/draws.h"
 #include "core/worlds/room.h"
+#include "tests/support/takes.h"
 
 #include <gtest/gtest.h>
 
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
-#include <future>
 
 namespace yf::test {
 
@@ -73,29 +73,6 @@ std::optional<double> levelError(const worlds::Case& room,
         }
     }
     return count > 0 ? std::optional(std::sqrt(sum / count)) : std::nullopt;
-}
-
-/// Cases on two threads.
-template <class F>
-auto inTwo(int count, F&& one) {
-    std::vector<decltype(one(0))> all(static_cast<std::size_t>(count));
-    const auto half = [&](int from) {
-        for (int n = from; n < count; n += 2) {
-            all[static_cast<std::size_t>(n)] = one(n);
-        }
-    };
-    auto other = std::async(std::launch::async, half, 1);
-    half(0);
-    other.get();
-    return all;
-}
-
-std::string faultsOf(const measure::Verdict& v) {
-    std::string all;
-    for (const Fault fault : v.faults) {
-        all += std::string(measure::faultName(fault)) + " ";
-    }
-    return all;
 }
 
 } // namespace
